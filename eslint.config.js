@@ -1,0 +1,34 @@
+import svelte from 'eslint-plugin-svelte';
+import tseslint from 'typescript-eslint';
+import svelteConfig from './svelte.config.js';
+
+/** What the core may not reach for: it has no clock, no chance, no DOM and no process. */
+const CORE_GLOBALS = ['Date', 'performance', 'window', 'document', 'navigator', 'process', 'console', 'fetch'];
+
+export default tseslint.config(
+	{ ignores: ['.svelte-kit/', 'build/', 'data/', 'demo-data/', 'test-results/', 'node_modules/'] },
+	...tseslint.configs.strict,
+	...svelte.configs.recommended,
+	{
+		rules: {
+			'@typescript-eslint/no-non-null-assertion': 'off',
+			'@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+			'max-lines': ['error', { max: 320, skipBlankLines: true, skipComments: true }],
+			complexity: ['error', 16],
+			eqeqeq: 'error'
+		}
+	},
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: { parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
+		rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' }
+	},
+	{
+		files: ['src/lib/core/**/*.ts'],
+		ignores: ['**/*.test.ts', '**/*.bench.ts'],
+		rules: {
+			'no-restricted-globals': ['error', ...CORE_GLOBALS],
+			'no-restricted-properties': ['error', { object: 'Math', property: 'random' }]
+		}
+	}
+);

@@ -1,0 +1,17 @@
+import type { Theme } from '$lib/schema/preferences';
+import type { UnitSystem } from '$lib/schema/units';
+
+declare global {
+	namespace App {
+		interface Locals {
+			units: UnitSystem;
+			theme: Theme;
+		}
+		interface PageState {
+			/** Address of a set-up that was saved for the first time while its page was open. */
+			savedAs?: string;
+		}
+	}
+}
+
+export {};

@@ -1,0 +1,25 @@
+import { readTheme, readUnits, THEME_COOKIE } from '$lib/schema/preferences';
+import { UNITS_COOKIE } from '$lib/schema/units';
+import { closeDatabase } from '$lib/server/db';
+import type { Handle, HandleServerError } from '@sveltejs/kit';
+
+process.on('sveltekit:shutdown', () => closeDatabase());
+
+export const handle: Handle = async ({ event, resolve }) => {
+	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));
+	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
+	const response = await resolve(event, {
+		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
+		preload: ({ type, path }) => type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+	});
+	response.headers.set('X-Content-Type-Options', 'nosniff');
+	response.headers.set('Referrer-Policy', 'same-origin');
+	return response;
+};
+
+/** An unexpected failure: logged whole for whoever runs the server, told briefly to whoever uses it. */
+export const handleError: HandleServerError = ({ error, event, status, message }) => {
+	if (status === 404) return { message: 'There is nothing here.' };
+	console.error(`${event.request.method} ${event.url.pathname} failed:`, error);
+	return { message: status < 500 ? message : 'Something went wrong on our side. Nothing you saved is lost; try again.' };
+};

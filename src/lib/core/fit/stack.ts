@@ -1,0 +1,26 @@
+import type { LineSection } from '../line/sections';
+
+/** What a component is for. The stack runs from the arbor outward. */
+export const ROLES = ['bed', 'backing', 'running-line', 'line', 'head', 'tip', 'leader'] as const;
+export type Role = (typeof ROLES)[number];
+
+interface Wound {
+	readonly role: Role;
+	/** η: how densely it lies, against perfect square lay. */
+	readonly layEfficiency: number;
+}
+
+/** A component of known length, rear end first. */
+export interface KnownComponent extends Wound {
+	readonly sections: readonly LineSection[];
+}
+
+/** The one component whose length is looked for: level, of this diameter. */
+export interface UnknownComponent extends Wound {
+	readonly diameterMm: number;
+}
+
+export type Component = KnownComponent | UnknownComponent;
+export type Stack = readonly Component[];
+
+export const isKnown = (component: Component): component is KnownComponent => 'sections' in component;

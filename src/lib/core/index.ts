@@ -1,0 +1,28 @@
+/** The only door into the core. */
+export * from './issues';
+export * from './units/units';
+export { parseLength, parseMass, withUnit } from './units/parse';
+export { formatLength, formatNumber, formatRange } from './units/format';
+export {
+	areaToRadius,
+	radiusAtVolume,
+	spoolFromProfile,
+	straightSpool,
+	volumeToRadius,
+	widthAtRadius,
+	type ProfilePoint,
+	type Spool
+} from './spool';
+export * from './line/sections';
+export * from './line/class';
+export * from './line/material';
+export * from './packing/packing';
+export * from './fit/stack';
+export { retrievePerTurnMm, solveFit, type Excess, type Fit, type Layer } from './fit/solve';
+export * from './calibrate/ratings';
+export * from './calibrate/source';
+export { DEFAULT_SPREADS, type Spreads } from './uncertainty/spreads';
+export type { InputKey, Problem } from './uncertainty/inputs';
+export { firstOrder, type Answer, type FirstOrder, type Range, type Share } from './uncertainty/first-order';
+export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
+export * from './procedure/steps';

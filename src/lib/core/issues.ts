@@ -1,0 +1,42 @@
+/**
+ * Bad input as data. The core never words a complaint: it names it (`code`), says where (`path`) and
+ * with which numbers. `schema/words.ts` is the one place that turns an issue into a sentence.
+ */
+export type Path = readonly (string | number)[];
+
+export type IssueDetail =
+	| { code: 'unreadable_quantity'; text: string }
+	| { code: 'ambiguous_comma'; text: string }
+	| { code: 'unknown_unit'; unit: string; known: readonly string[] }
+	| { code: 'missing_value' }
+	| { code: 'out_of_range'; value: number; min: number; max: number; unit: string }
+	| { code: 'arbor_not_inside_rim'; arborDiameterMm: number; rimDiameterMm: number }
+	| { code: 'frame_inside_arbor'; frameDiameterMm: number; arborDiameterMm: number }
+	| { code: 'profile_too_short'; points: number }
+	| { code: 'profile_not_rising'; diameterMm: number; previousDiameterMm: number }
+	| { code: 'profile_closed'; diameterMm: number }
+	| { code: 'packing_above_hexagonal'; layEfficiency: number; limit: number }
+	| { code: 'too_many_unknowns'; count: number }
+	| { code: 'gap_leaves_no_room'; gapMm: number; limitMm: number }
+	| { code: 'gap_above_rim'; gapMm: number; limitMm: number }
+	| { code: 'unknown_line_class'; text: string }
+	| { code: 'unknown_material'; text: string; known: readonly string[] }
+	| { code: 'needs_one_of'; fields: readonly string[] }
+	| { code: 'conflicting_fields'; fields: readonly string[] }
+	| { code: 'shorter_than_head'; lengthMm: number; leastMm: number }
+	| { code: 'rating_beyond_measures'; ratedSpaceMm3: number; roomMm3: number };
+
+export type Issue = IssueDetail & { path: Path };
+
+export type Result<T> = { ok: true; value: T } | { ok: false; issues: Issue[] };
+
+export const ok = <T>(value: T): Result<T> => ({ ok: true, value });
+
+export const fail = (detail: IssueDetail, path: Path = []): { ok: false; issues: Issue[] } => ({
+	ok: false,
+	issues: [{ ...detail, path }]
+});
+
+/** The same issues seen from further out: `prefix` is put before every path. */
+export const under = (issues: readonly Issue[], ...prefix: Path): Issue[] =>
+	issues.map((issue) => ({ ...issue, path: [...prefix, ...issue.path] }));

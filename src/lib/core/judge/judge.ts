@@ -1,0 +1,110 @@
+import { spoolOf } from '../calibrate/source';
+import { solveFit, type Excess, type Fit } from '../fit/solve';
+import { isKnown, type Component } from '../fit/stack';
+import { taperOf, type LineClass } from '../line/class';
+import { BACKING_MATERIALS, type BackingMaterial } from '../line/material';
+import type { FirstOrder } from '../uncertainty/first-order';
+import type { Problem } from '../uncertainty/inputs';
+import { toMm } from '../units/units';
+
+/**
+ * The least backing people are content with under a line of this number, mm. Common practice: about
+ * 40 yd on a #3–4, 75 on a trout reel, 100 for most fresh water, 150 on a light salmon reel, 200 for salt.
+ */
+export function usualBackingMm(lineNumber: number): number {
+	const steps: readonly [upTo: number, yards: number][] = [
+		[4, 40],
+		[6, 75],
+		[8, 100],
+		[10, 150],
+		[Infinity, 200]
+	];
+	return toMm(steps.find(([upTo]) => lineNumber <= upTo)![1], 'yd');
+}
+
+/** A gap that "just clears". Common practice: 2–3 mm. */
+export const TIGHT_GAP_MM = 2.5;
+
+export type Remedy =
+	| { kind: 'thinner-backing'; material: BackingMaterial; lengthMm: number }
+	| { kind: 'smaller-gap'; gapMm: number; lengthMm: number }
+	| { kind: 'no-backing'; gapMm: number }
+	| { kind: 'shorter-line'; cutMm: number }
+	| { kind: 'lighter-line'; line: LineClass; lengthMm: number };
+
+export type Verdict =
+	| { kind: 'too-big'; excess: Excess; remedies: readonly Remedy[] }
+	| {
+			kind: 'fits';
+			backing: 'short' | 'usual' | 'plenty';
+			usualMm: number;
+			/** The low end of the gap's range is below nothing: it may rub. */
+			mayRub: boolean;
+			remedies: readonly Remedy[];
+	  };
+
+function lengthWith(problem: Problem, change: Partial<Problem>): number | undefined {
+	const changed = { ...problem, ...change };
+	const built = spoolOf(changed.source);
+	const fit = built.ok ? solveFit(built.value.spool, changed.stack, changed.gapMm) : built;
+	return fit.ok && fit.value.fits ? fit.value.solved?.lengthMm : undefined;
+}
+
+const present = <T>(value: T | undefined): value is T => value !== undefined;
+
+function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
+	const backing = problem.stack.find((component) => !isKnown(component));
+	const thinner = BACKING_MATERIALS.filter(
+		(m) => backing && !isKnown(backing) && m.diameterMm < 0.95 * backing.diameterMm
+	).at(0);
+	const swap = (component: Component): Component =>
+		isKnown(component) || !thinner ? component : { ...component, diameterMm: thinner.diameterMm };
+	const withThinner = thinner && lengthWith(problem, { stack: problem.stack.map(swap) });
+	const withLessGap =
+		problem.gapMm > TIGHT_GAP_MM ? lengthWith(problem, { gapMm: TIGHT_GAP_MM }) : undefined;
+	const remedies: (Remedy | undefined)[] = [
+		withThinner ? { kind: 'thinner-backing', material: thinner, lengthMm: withThinner } : undefined,
+		withLessGap && withLessGap > lengthMm
+			? { kind: 'smaller-gap', gapMm: TIGHT_GAP_MM, lengthMm: withLessGap }
+			: undefined
+	];
+	return remedies.filter(present);
+}
+
+/** The heaviest lighter line of the same kind that fits over at least its usual backing, or else over any. */
+function lighterLine(problem: Problem, line: LineClass): Remedy | undefined {
+	const candidates = Array.from({ length: line.number - 1 }, (_, i) => line.number - 1 - i).flatMap(
+		(number) => {
+			const lighter = { ...line, number };
+			const stack = problem.stack.map((c) =>
+				c.role === 'line' && isKnown(c) ? { ...c, sections: taperOf(lighter) } : c
+			);
+			const lengthMm = lengthWith(problem, { stack });
+			return lengthMm === undefined ? [] : [{ kind: 'lighter-line' as const, line: lighter, lengthMm }];
+		}
+	);
+	return candidates.find((c) => c.lengthMm >= usualBackingMm(c.line.number)) ?? candidates[0];
+}
+
+/**
+ * What a practitioner would say of a fit, as data: whether it fits, whether the backing is what is usual
+ * for the line, and when something does not work, what would, each computed.
+ */
+export function judge(problem: Problem, fit: Fit, estimate: FirstOrder, line: LineClass): Verdict {
+	if (!fit.fits) {
+		const excess = fit.excess ?? { gapMm: 0, lengthMm: 0 };
+		const tight = fit.gapMm > 0 ? { kind: 'no-backing' as const, gapMm: fit.gapMm } : undefined;
+		const remedies = [lighterLine(problem, line), { kind: 'shorter-line' as const, cutMm: excess.lengthMm }, tight];
+		return { kind: 'too-big', excess, remedies: remedies.filter(present) };
+	}
+	const lengthMm = fit.solved?.lengthMm ?? 0;
+	const usualMm = usualBackingMm(line.number);
+	const backing = lengthMm < 0.95 * usualMm ? 'short' : lengthMm > 1.4 * usualMm ? 'plenty' : 'usual';
+	return {
+		kind: 'fits',
+		backing,
+		usualMm,
+		mayRub: estimate.ranges.gapMm.low < 0,
+		remedies: backing === 'short' ? moreBacking(problem, lengthMm) : []
+	};
+}

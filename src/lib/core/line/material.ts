@@ -1,0 +1,40 @@
+import { fail, ok, type Result } from '../issues';
+
+/** A backing as it is sold: what it is, how thick it lies on a spool, and how sure that is. */
+export interface BackingMaterial {
+	readonly slug: string;
+	readonly label: string;
+	/** Diameter under winding tension, mm. */
+	readonly diameterMm: number;
+	/** Spread between makers, 1σ, as a share of the diameter. */
+	readonly diameterSpread: number;
+	readonly source: string;
+	/** Thin and slippery under load: cuts fingers, slips on a bare arbor. */
+	readonly cuts: boolean;
+}
+
+const FROM_MEMORY = 'common practice, from memory; wraps on a rule or calipers on yours are better';
+
+/**
+ * The usual backings. Diameters of braid differ between makers by as much as a fifth, so each carries
+ * a wide spread; the stop depth does not need them.
+ */
+export const BACKING_MATERIALS: readonly BackingMaterial[] = [
+	{ slug: 'polyester-20', label: 'Braided polyester, 20 lb', diameterMm: 0.48, diameterSpread: 0.05, cuts: false },
+	{ slug: 'polyester-30', label: 'Braided polyester, 30 lb', diameterMm: 0.6, diameterSpread: 0.05, cuts: false },
+	{ slug: 'gel-spun-30', label: 'Gel-spun braid, 30 lb', diameterMm: 0.28, diameterSpread: 0.07, cuts: true },
+	{ slug: 'gel-spun-50', label: 'Gel-spun braid, 50 lb', diameterMm: 0.36, diameterSpread: 0.07, cuts: true },
+	{ slug: 'gel-spun-65', label: 'Gel-spun braid, 65 lb', diameterMm: 0.42, diameterSpread: 0.07, cuts: true },
+	{ slug: 'mono-20', label: 'Mono bed, 20 lb', diameterMm: 0.45, diameterSpread: 0.04, cuts: false }
+].map((material) => ({ ...material, source: FROM_MEMORY }));
+
+const key = (slug: string): string => slug.toLowerCase().replace(/[^a-z0-9]/g, '');
+const BY_KEY = new Map(BACKING_MATERIALS.map((material) => [key(material.slug), material]));
+
+/** Finds a material by its slug; case and hyphens do not matter. Issue `unknown_material`. */
+export function findMaterial(slug: string): Result<BackingMaterial> {
+	const found = BY_KEY.get(key(slug));
+	return found
+		? ok(found)
+		: fail({ code: 'unknown_material', text: slug, known: BACKING_MATERIALS.map((m) => m.slug) });
+}

@@ -1,0 +1,157 @@
+import { ROLES } from '$lib/core';
+import { z } from 'zod';
+
+/**
+ * The shapes of POST /api/fit. Bounds are far outside any reel: they keep arithmetic finite, and say
+ * "this cannot be meant" before the core has to.
+ */
+const spoolMm = z.number().positive().max(2000);
+const strandMm = z.number().positive().max(50);
+const lengthM = z.number().positive().max(100_000);
+
+/** Most points and sections taken: more than any maker prints, few enough that an answer is quick. */
+const MAX_PROFILE_POINTS = 50;
+const MAX_SECTIONS = 60;
+const MAX_COMPONENTS = 12;
+
+export const SectionInput = z
+	.strictObject({ lengthM, startDiameterMm: strandMm, endDiameterMm: strandMm })
+	.meta({ description: 'A stretch of line with straight sides. Sections run rear end first.' });
+
+export const ProfilePointInput = z.strictObject({
+	diameterMm: z.number().min(0).max(2000),
+	widthMm: z.number().min(0).max(2000)
+});
+
+export const RatingInput = z
+	.strictObject({ lineClass: z.string().max(20), backing: z.string().max(40), lengthM })
+	.meta({ description: "A maker's figure: this line and so much of that backing." });
+
+export const SpoolInput = z
+	.strictObject({
+		rimDiameterMm: spoolMm.optional(),
+		arborDiameterMm: spoolMm.optional(),
+		widthMm: spoolMm.optional(),
+		profile: z
+			.array(ProfilePointInput)
+			.max(MAX_PROFILE_POINTS)
+			.optional()
+			.meta({ description: 'Width over diameter from the floor to the rim, in place of arbor and width.' }),
+		frameDiameterMm: spoolMm
+			.optional()
+			.meta({ description: 'Clear diameter inside the frame; the gap is measured to it.' }),
+		ratings: z
+			.array(RatingInput)
+			.min(1)
+			.max(10)
+			.optional()
+			.meta({
+				description:
+					'In place of measures. Rim and width may be given with it; what is missing is estimated from the shape of an ordinary mid-arbor spool.'
+			}),
+		makersAllowance: z
+			.number()
+			.min(0)
+			.max(0.9)
+			.optional()
+			.meta({ description: "Share taken off the makers' backing figures; 0.1 unless given." })
+	})
+	.meta({ description: 'Measured (rim, arbor, width), by profile, or rated.' });
+
+export const ComponentInput = z
+	.strictObject({
+		role: z.enum(ROLES),
+		layEfficiency: z
+			.number()
+			.positive()
+			.max(10)
+			.optional()
+			.meta({ description: 'Against perfect square lay (π/4). 0.90 for backing, 0.88 for the rest.' }),
+		lengthM: lengthM.optional(),
+		diameterMm: strandMm.optional(),
+		material: z.string().max(40).optional().meta({ description: 'polyester-20 and so on, in place of a diameter.' }),
+		sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
+		lineClass: z
+			.string()
+			.max(20)
+			.optional()
+			.meta({ description: 'WF6F and so on, in place of sections; lengthM may change its usual length.' })
+	})
+	.meta({ description: 'One component. The one with neither length nor sections is solved.' });
+
+export const FitRequest = z
+	.strictObject({
+		spool: SpoolInput,
+		stack: z
+			.array(ComponentInput)
+			.min(1)
+			.max(MAX_COMPONENTS)
+			.meta({ description: 'From the arbor outward.' }),
+		gapMm: z.number().min(0).max(1000).optional().meta({ description: '4 unless given.' })
+	})
+	.meta({ id: 'FitRequest' });
+export type FitRequest = z.infer<typeof FitRequest>;
+
+const range = z.tuple([z.number(), z.number()]);
+
+export const FitResponse = z
+	.object({
+		fits: z.boolean(),
+		gapMm: z.number().meta({ description: 'Final gap; negative when the line stands too high.' }),
+		solved: z
+			.object({
+				index: z.number().int(),
+				lengthM: z.number(),
+				turns: z.number(),
+				stopDepthMm: z.number()
+			})
+			.optional(),
+		over: z
+			.object({ gapMm: z.number(), lengthM: z.number() })
+			.optional()
+			.meta({
+				description:
+					'Only when it does not fit: by how much the gap falls short, and how much to cut off the rear of the outermost component.'
+			}),
+		components: z.array(
+			z.object({
+				role: z.enum(ROLES),
+				lengthM: z.number(),
+				volumeMm3: z.number(),
+				turns: z.number(),
+				innerDiameterMm: z.number(),
+				outerDiameterMm: z.number(),
+				depthMm: z.number()
+			})
+		),
+		retrieve: z
+			.object({ fullMm: z.number(), arborMm: z.number() })
+			.meta({ description: 'Line taken in by one turn, full and on the bare arbor.' }),
+		ranges: z
+			.object({ gapMm: range, lengthM: range.optional(), turns: range.optional(), stopDepthMm: range.optional() })
+			.meta({ description: '5th to 95th percentile, first order, from the default spreads.' }),
+		spool: z.object({
+			rimDiameterMm: z.number(),
+			arborDiameterMm: z.number(),
+			widthMm: z.number().meta({ description: 'At the rim.' }),
+			estimated: z.array(z.enum(['rim', 'arbor', 'width'])),
+			ratings: z
+				.object({
+					deviations: z.array(z.number()),
+					oddIndex: z.number().int().optional(),
+					undecided: z.boolean()
+				})
+				.optional()
+				.meta({ description: 'How far each rating is from the common bulk, and which one contradicts the rest.' })
+		})
+	})
+	.meta({ id: 'FitResponse' });
+export type FitResponse = z.infer<typeof FitResponse>;
+
+export const IssueList = z
+	.object({
+		issues: z.array(
+			z.object({ code: z.string(), path: z.array(z.union([z.string(), z.number()])), message: z.string() })
+		)
+	})
+	.meta({ id: 'IssueList' });

@@ -1,0 +1,36 @@
+import { formatLength, formatNumber, formatRange, fromMm, type LengthUnit } from '$lib/core';
+import { z } from 'zod';
+
+/** The two units a person reads: one for lengths that are bought, one for what a rule or calipers read. */
+export const UnitSystem = z.enum(['yd-mm', 'yd-in', 'm-mm']);
+export type UnitSystem = z.infer<typeof UnitSystem>;
+export const DEFAULT_UNITS: UnitSystem = 'yd-mm';
+export const UNITS_COOKIE = 'wendle-units';
+
+const UNITS: Record<UnitSystem, { long: 'yd' | 'm'; small: 'mm' | 'in' }> = {
+	'yd-mm': { long: 'yd', small: 'mm' },
+	'yd-in': { long: 'yd', small: 'in' },
+	'm-mm': { long: 'm', small: 'mm' }
+};
+
+export const longUnit = (units: UnitSystem): 'yd' | 'm' => UNITS[units].long;
+export const smallUnit = (units: UnitSystem): 'mm' | 'in' => UNITS[units].small;
+/** Leaders are sold by the foot where line is sold by the yard. */
+export const leaderUnit = (units: UnitSystem): LengthUnit => (longUnit(units) === 'yd' ? 'ft' : 'm');
+
+/** A line or backing length to the nearest yard or metre: nobody cuts finer. */
+export const showLong = (mm: number, units: UnitSystem): string => formatLength(mm, longUnit(units), 0);
+export const showSmall = (mm: number, units: UnitSystem): string => formatLength(mm, smallUnit(units));
+export const showLeader = (mm: number, units: UnitSystem): string => {
+	const unit = leaderUnit(units);
+	return formatLength(mm, unit, Number.isInteger(Math.round(fromMm(mm, unit) * 10) / 10) ? 0 : 1);
+};
+export const showTurns = (turns: number): string => formatNumber(turns, 0);
+export const showLongRange = (lowMm: number, highMm: number, units: UnitSystem): string =>
+	formatRange(lowMm, highMm, longUnit(units), 0);
+export const showSmallRange = (lowMm: number, highMm: number, units: UnitSystem): string =>
+	formatRange(lowMm, highMm, smallUnit(units));
+
+/** A length to buy: rounded up to a whole five of the unit. */
+export const showToBuy = (mm: number, units: UnitSystem): string =>
+	`${Math.ceil(fromMm(mm, longUnit(units)) / 5) * 5} ${longUnit(units)}`;

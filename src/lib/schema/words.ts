@@ -1,0 +1,85 @@
+import { formatNumber, type Issue, type IssueDetail } from '$lib/core';
+import type { z } from 'zod';
+
+/** An issue with its sentence, as the API returns it and a form shows it beside the field. */
+export interface WordedIssue {
+	code: string;
+	path: (string | number)[];
+	message: string;
+}
+
+const mm = (value: number): string => `${formatNumber(value, 1)} mm`;
+const list = (items: readonly string[]): string =>
+	items.length > 1 ? `${items.slice(0, -1).join(', ')} or ${items.at(-1)!}` : items.join('');
+
+type Words = { [C in IssueDetail['code']]: (detail: Extract<IssueDetail, { code: C }>) => string };
+
+/** The one place where an issue gets its words. Each says what to do; none blames the person. */
+const WORDS: Words = {
+	unreadable_quantity: ({ text }) =>
+		`"${text.slice(0, 40)}" is not a measure yet: write a number and a unit, such as 3 3/8 in, 85 mm or 100 yd.`,
+	ambiguous_comma: ({ text }) =>
+		`"${text.slice(0, 40)}" could be thousands or a decimal: write it without the comma, or with a point.`,
+	unknown_unit: ({ unit, known }) => `"${unit.slice(0, 20)}" is not a unit known here: use ${list(known)}.`,
+	missing_value: () => 'Nothing here yet.',
+	out_of_range: ({ min, max, unit }) => `Needs to be between ${min} and ${max} ${unit}.`,
+	arbor_not_inside_rim: ({ arborDiameterMm, rimDiameterMm }) =>
+		`An arbor of ${mm(arborDiameterMm)} does not go inside a rim of ${mm(rimDiameterMm)}: measure both across, as diameters.`,
+	frame_inside_arbor: ({ frameDiameterMm, arborDiameterMm }) =>
+		`A frame of ${mm(frameDiameterMm)} inside leaves no room around an arbor of ${mm(arborDiameterMm)}: measure the frame across, as a diameter.`,
+	profile_too_short: ({ points }) =>
+		`A profile needs at least two points, floor and rim; there ${points === 1 ? 'is 1' : `are ${points}`}.`,
+	profile_not_rising: ({ diameterMm, previousDiameterMm }) =>
+		`The profile goes from floor to rim: ${mm(diameterMm)} must be more than the ${mm(previousDiameterMm)} before it.`,
+	profile_closed: ({ diameterMm }) => `The spool has no width at ${mm(diameterMm)}: only its floor may be closed.`,
+	packing_above_hexagonal: ({ layEfficiency, limit }) =>
+		`A lay efficiency of ${formatNumber(layEfficiency, 2)} is denser than round strands can lie: use ${formatNumber(limit, 2)} or less, 0.90 for a firm even hand.`,
+	too_many_unknowns: ({ count }) =>
+		`${count} components have no length: give all but one, and that one is worked out.`,
+	gap_leaves_no_room: ({ gapMm, limitMm }) =>
+		`A gap of ${mm(gapMm)} leaves nothing to wind on: the arbor is ${mm(limitMm)} down.`,
+	gap_above_rim: ({ gapMm, limitMm }) =>
+		`A gap of ${mm(gapMm)} to the frame would let line stand above the rim: leave at least ${mm(limitMm)}.`,
+	unknown_line_class: ({ text }) =>
+		`"${text.slice(0, 20)}" is not a line class: write taper, number 1–15 and F, I or S, such as WF6F, DT5F or L4I.`,
+	unknown_material: ({ text, known }) => `"${text.slice(0, 30)}" is not a backing known here: use ${list(known)}, or give its diameter.`,
+	needs_one_of: ({ fields }) => `Give ${list(fields)}.`,
+	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
+	shorter_than_head: ({ lengthMm, leastMm }) =>
+		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, ${formatNumber(leastMm / 1000, 1)} m: give its sections, or a longer line.`,
+	rating_beyond_measures: () =>
+		"The maker's figure claims more than a spool of this rim and width can hold, even with no arbor: check both, or raise the maker's allowance."
+};
+
+export function wordIssue(issue: Issue): WordedIssue {
+	const word = WORDS[issue.code] as (detail: IssueDetail) => string;
+	return { code: issue.code, path: [...issue.path], message: word(issue) };
+}
+
+const SHAPE_WORDS: Partial<Record<z.core.$ZodIssue['code'], (issue: never) => string>> = {
+	invalid_type: ({ expected, input }: z.core.$ZodIssueInvalidType) =>
+		input === undefined ? `This is missing: give a ${expected}.` : `This has to be a ${expected}.`,
+	too_small: ({ minimum, origin, inclusive }: z.core.$ZodIssueTooSmall) =>
+		origin === 'number'
+			? `Needs to be ${inclusive ? 'at least' : 'more than'} ${minimum}.`
+			: `Needs at least ${minimum} ${origin === 'array' ? 'entries' : 'characters'}.`,
+	too_big: ({ maximum, origin }: z.core.$ZodIssueTooBig) =>
+		origin === 'number'
+			? `Needs to be at most ${maximum}.`
+			: `Takes at most ${maximum} ${origin === 'array' ? 'entries' : 'characters'}.`,
+	unrecognized_keys: ({ keys }: z.core.$ZodIssueUnrecognizedKeys) =>
+		`Not known here: ${keys.slice(0, 5).join(', ')}. Take it out, or check its spelling.`,
+	invalid_value: ({ values }: z.core.$ZodIssueInvalidValue) => `Use one of ${list(values.map(String))}.`
+};
+
+/** A shape that did not parse, in the same form as the core's issues. */
+export function wordShape(error: z.ZodError): WordedIssue[] {
+	return error.issues.slice(0, 50).map((issue) => {
+		const word = SHAPE_WORDS[issue.code] as ((issue: z.core.$ZodIssue) => string) | undefined;
+		return {
+			code: issue.code,
+			path: issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step)),
+			message: word?.(issue) ?? issue.message
+		};
+	});
+}

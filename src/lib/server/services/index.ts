@@ -1,0 +1,24 @@
+/** What routes may call: services bound to the one open database. */
+import { database } from '../db';
+import * as setups from './setups';
+
+export { openApiDocument } from './openapi';
+export type { RackSpool, SavedSetup } from './setups';
+
+type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
+
+const bound =
+	<A extends [Awaited<ReturnType<typeof database>>, ...unknown[]], R>(service: (...args: A) => Promise<R>) =>
+	async (...args: Tail<A>): Promise<R> =>
+		service(...([await database(), ...args] as unknown as A));
+
+export const rack = bound(setups.rack);
+export const loadSetup = bound(setups.loadSetup);
+export const loadSpool = bound(setups.loadSpool);
+export const recordsOf = bound(setups.recordsOf);
+export const createSetup = bound(setups.createSetup);
+export const saveSetup = bound(setups.saveSetup);
+export const tickStep = bound(setups.tickStep);
+export const recordWinding = bound(setups.recordWinding);
+export const removeSpool = bound(setups.removeSpool);
+export const restoreSpool = bound(setups.restoreSpool);

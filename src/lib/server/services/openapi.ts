@@ -1,0 +1,90 @@
+import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
+import { CreateSetup, RecordForm, SaveSetup, TickStep } from '$lib/schema/setup';
+import { z } from 'zod';
+import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
+
+const jsonOf = (schema: z.ZodType, description: string) => ({
+	description,
+	content: { 'application/json': { schema } }
+});
+
+const refusals = {
+	'400': jsonOf(IssueList, 'The body could not be read.'),
+	'413': jsonOf(IssueList, 'The body is too large.'),
+	'422': jsonOf(IssueList, 'The body has a wrong shape, or cannot be.')
+};
+const missing = { '404': jsonOf(IssueList, 'There is no such thing (any more).') };
+
+const taking = (
+	summary: string,
+	body: z.ZodType,
+	responses: ZodOpenApiOperationObject['responses']
+): ZodOpenApiOperationObject => ({
+	summary,
+	requestBody: { required: true, content: { 'application/json': { schema: body } } },
+	responses: { ...responses, ...refusals }
+});
+
+const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.number().int() });
+const id = { id: z.string() };
+
+/** The API described from the very schemas that check it. */
+export const openApiDocument = () =>
+	createDocument({
+		openapi: '3.1.0',
+		info: {
+			title: 'Wendle',
+			version: '0.1.0',
+			description: 'How much backing fits under a fly line, and when to stop winding. Units are in the names.'
+		},
+		paths: {
+			'/api/fit': {
+				post: taking('Fit a stack on a spool', FitRequest, { '200': jsonOf(FitResponse, 'The fit.') })
+			},
+			'/api/setups': {
+				post: taking('Save a new set-up', CreateSetup, { '201': jsonOf(Created, 'Saved.') })
+			},
+			'/api/setups/{id}': {
+				put: {
+					...taking('Save a set-up over the version last seen', SaveSetup, {
+						'200': jsonOf(z.object({ version: z.number().int() }), 'Saved.'),
+						'409': { description: 'Another window saved meanwhile; the body brings what it saved.' },
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/setups/{id}/ticks': {
+				put: {
+					...taking('Tick a step off, or take the tick back', TickStep, {
+						'204': { description: 'Done.' },
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/setups/{id}/records': {
+				post: {
+					...taking('Write down what came out', RecordForm, {
+						'201': jsonOf(z.object(id), 'Written down.'),
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/spools/{id}': {
+				delete: {
+					summary: 'Take a spool off the rack',
+					requestParams: { path: z.object(id) },
+					responses: { '204': { description: 'Done; it can be put back.' }, ...missing }
+				}
+			},
+			'/api/spools/{id}/restore': {
+				post: {
+					summary: 'Put a spool back on the rack',
+					requestParams: { path: z.object(id) },
+					responses: { '204': { description: 'Done.' }, ...missing }
+				}
+			}
+		}
+	});

@@ -1,0 +1,9 @@
+import adapter from '@sveltejs/adapter-node';
+import { vitePreprocess } from '@sveltejs/vite-plugin-svelte';
+
+/** @type {import('@sveltejs/kit').Config} */
+export default {
+	preprocess: vitePreprocess(),
+	compilerOptions: { runes: ({ filename }) => (filename.includes('node_modules') ? undefined : true) },
+	kit: { adapter: adapter(), alias: { $lib: 'src/lib' } }
+};
