@@ -3,7 +3,16 @@ import tseslint from 'typescript-eslint';
 import svelteConfig from './svelte.config.js';
 
 /** What the core may not reach for: it has no clock, no chance, no DOM and no process. */
-const CORE_GLOBALS = ['Date', 'performance', 'window', 'document', 'navigator', 'process', 'console', 'fetch'];
+const CORE_GLOBALS = [
+	'Date',
+	'performance',
+	'window',
+	'document',
+	'navigator',
+	'process',
+	'console',
+	'fetch'
+];
 
 export default tseslint.config(
 	{ ignores: ['.svelte-kit/', 'build/', 'data/', 'demo-data/', 'test-results/', 'node_modules/'] },
@@ -20,7 +29,9 @@ export default tseslint.config(
 	},
 	{
 		files: ['**/*.svelte', '**/*.svelte.ts'],
-		languageOptions: { parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.svelte'], svelteConfig } },
+		languageOptions: {
+			parserOptions: { parser: tseslint.parser, extraFileExtensions: ['.svelte'], svelteConfig }
+		},
 		rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' }
 	},
 	{

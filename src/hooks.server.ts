@@ -10,7 +10,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
-		preload: ({ type, path }) => type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+		preload: ({ type, path }) =>
+			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
 	});
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');
@@ -21,5 +22,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: 'There is nothing here.' };
 	console.error(`${event.request.method} ${event.url.pathname} failed:`, error);
-	return { message: status < 500 ? message : 'Something went wrong on our side. Nothing you saved is lost; try again.' };
+	return {
+		message:
+			status < 500 ? message : 'Something went wrong on our side. Nothing you saved is lost; try again.'
+	};
 };

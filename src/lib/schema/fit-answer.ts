@@ -16,7 +16,10 @@ import type { FitResponse } from './fit-api';
 /** Digits kept in an answer: more than any measure has, fewer than floating-point noise shows. */
 const SIGNIFICANT = 8;
 const tidy = (value: number): number => Number(value.toPrecision(SIGNIFICANT));
-const pair = (range: Range, scale = 1): [number, number] => [tidy(range.low * scale), tidy(range.high * scale)];
+const pair = (range: Range, scale = 1): [number, number] => [
+	tidy(range.low * scale),
+	tidy(range.high * scale)
+];
 
 const M = 1 / 1000;
 
@@ -41,7 +44,12 @@ function rangesOf(problem: Problem, fit: Fit): FitResponse['ranges'] {
 	const { ranges } = firstOrder(problem, fit);
 	const gapMm = pair(ranges.gapMm);
 	return fit.solved
-		? { gapMm, lengthM: pair(ranges.lengthMm, M), turns: pair(ranges.turns), stopDepthMm: pair(ranges.stopDepthMm) }
+		? {
+				gapMm,
+				lengthM: pair(ranges.lengthMm, M),
+				turns: pair(ranges.turns),
+				stopDepthMm: pair(ranges.stopDepthMm)
+			}
 		: { gapMm };
 }
 

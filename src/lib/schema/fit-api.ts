@@ -40,15 +40,10 @@ export const SpoolInput = z
 		frameDiameterMm: spoolMm
 			.optional()
 			.meta({ description: 'Clear diameter inside the frame; the gap is measured to it.' }),
-		ratings: z
-			.array(RatingInput)
-			.min(1)
-			.max(10)
-			.optional()
-			.meta({
-				description:
-					'In place of measures. Rim and width may be given with it; what is missing is estimated from the shape of an ordinary mid-arbor spool.'
-			}),
+		ratings: z.array(RatingInput).min(1).max(10).optional().meta({
+			description:
+				'In place of measures. Rim and width may be given with it; what is missing is estimated from the shape of an ordinary mid-arbor spool.'
+		}),
 		makersAllowance: z
 			.number()
 			.min(0)
@@ -69,7 +64,11 @@ export const ComponentInput = z
 			.meta({ description: 'Against perfect square lay (π/4). 0.90 for backing, 0.88 for the rest.' }),
 		lengthM: lengthM.optional(),
 		diameterMm: strandMm.optional(),
-		material: z.string().max(40).optional().meta({ description: 'polyester-20 and so on, in place of a diameter.' }),
+		material: z
+			.string()
+			.max(40)
+			.optional()
+			.meta({ description: 'polyester-20 and so on, in place of a diameter.' }),
 		sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
 		lineClass: z
 			.string()
@@ -106,13 +105,10 @@ export const FitResponse = z
 				stopDepthMm: z.number()
 			})
 			.optional(),
-		over: z
-			.object({ gapMm: z.number(), lengthM: z.number() })
-			.optional()
-			.meta({
-				description:
-					'Only when it does not fit: by how much the gap falls short, and how much to cut off the rear of the outermost component.'
-			}),
+		over: z.object({ gapMm: z.number(), lengthM: z.number() }).optional().meta({
+			description:
+				'Only when it does not fit: by how much the gap falls short, and how much to cut off the rear of the outermost component.'
+		}),
 		components: z.array(
 			z.object({
 				role: z.enum(ROLES),
@@ -128,7 +124,12 @@ export const FitResponse = z
 			.object({ fullMm: z.number(), arborMm: z.number() })
 			.meta({ description: 'Line taken in by one turn, full and on the bare arbor.' }),
 		ranges: z
-			.object({ gapMm: range, lengthM: range.optional(), turns: range.optional(), stopDepthMm: range.optional() })
+			.object({
+				gapMm: range,
+				lengthM: range.optional(),
+				turns: range.optional(),
+				stopDepthMm: range.optional()
+			})
 			.meta({ description: '5th to 95th percentile, first order, from the default spreads.' }),
 		spool: z.object({
 			rimDiameterMm: z.number(),
@@ -142,7 +143,9 @@ export const FitResponse = z
 					undecided: z.boolean()
 				})
 				.optional()
-				.meta({ description: 'How far each rating is from the common bulk, and which one contradicts the rest.' })
+				.meta({
+					description: 'How far each rating is from the common bulk, and which one contradicts the rest.'
+				})
 		})
 	})
 	.meta({ id: 'FitResponse' });

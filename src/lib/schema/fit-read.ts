@@ -46,10 +46,15 @@ function readLine(lineClass: string, lengthMm?: number): Result<LineSection[]> {
 	return ok(taperOf(parsed.value, lengthMm));
 }
 
-function readDiameter(input: { material?: string | undefined; diameterMm?: number | undefined }): Result<number> {
+function readDiameter(input: {
+	material?: string | undefined;
+	diameterMm?: number | undefined;
+}): Result<number> {
 	if (input.diameterMm !== undefined) return ok(input.diameterMm);
 	const material = findMaterial(input.material ?? '');
-	return material.ok ? ok(material.value.diameterMm) : { ok: false, issues: under(material.issues, 'material') };
+	return material.ok
+		? ok(material.value.diameterMm)
+		: { ok: false, issues: under(material.issues, 'material') };
 }
 
 const MAKES_A_STRAND = ['diameterMm', 'material', 'sections', 'lineClass'] as const;
@@ -66,7 +71,10 @@ function readComponent(input: z.infer<typeof ComponentInput>): Result<Component>
 	const layEfficiency = input.layEfficiency ?? (braid ? BACKING_LAY_EFFICIENCY : LINE_LAY_EFFICIENCY);
 	const lengthMm = input.lengthM === undefined ? undefined : input.lengthM * 1000;
 	if (input.sections) {
-		const sections = input.sections.map(({ lengthM, ...diameters }) => ({ lengthMm: lengthM * 1000, ...diameters }));
+		const sections = input.sections.map(({ lengthM, ...diameters }) => ({
+			lengthMm: lengthM * 1000,
+			...diameters
+		}));
 		return ok({ role, layEfficiency, sections });
 	}
 	if (input.lineClass !== undefined) {
@@ -106,7 +114,8 @@ function readSpool(input: z.infer<typeof SpoolInput>): Result<SpoolSource> {
 	if (ways.length > 1) return fail({ code: 'conflicting_fields', fields: ways }, [ways[1]!]);
 	if (profile) {
 		const rim = profile.at(-1)?.diameterMm;
-		if (widthMm !== undefined) return fail({ code: 'conflicting_fields', fields: ['profile', 'widthMm'] }, ['widthMm']);
+		if (widthMm !== undefined)
+			return fail({ code: 'conflicting_fields', fields: ['profile', 'widthMm'] }, ['widthMm']);
 		if (rimDiameterMm !== undefined && rim !== rimDiameterMm)
 			return fail({ code: 'conflicting_fields', fields: ['profile', 'rimDiameterMm'] }, ['rimDiameterMm']);
 		const points = profile.map((point) => ({ radiusMm: point.diameterMm / 2, widthMm: point.widthMm }));
@@ -138,4 +147,3 @@ export function readFitRequest(request: FitRequest): Result<Problem> {
 		issues: [...(source.ok ? [] : under(source.issues, 'spool')), ...(stack.ok ? [] : stack.issues)]
 	};
 }
-

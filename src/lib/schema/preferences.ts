@@ -7,4 +7,5 @@ export type Theme = z.infer<typeof Theme>;
 export const THEME_COOKIE = 'wendle-theme';
 
 export const readTheme = (cookie: string | undefined): Theme => Theme.catch('system').parse(cookie);
-export const readUnits = (cookie: string | undefined): UnitSystem => UnitSystem.catch(DEFAULT_UNITS).parse(cookie);
+export const readUnits = (cookie: string | undefined): UnitSystem =>
+	UnitSystem.catch(DEFAULT_UNITS).parse(cookie);

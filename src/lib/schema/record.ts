@@ -3,7 +3,6 @@ import { z } from 'zod';
 import { RecordForm, SetupForm } from './setup';
 import { smallUnit, type UnitSystem } from './units';
 
-
 /** A finished winding: the set-up it followed, what was measured, and what is therefore on the spool. */
 export const WindRecord = z.object({
 	id: z.string(),

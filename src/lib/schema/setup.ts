@@ -18,7 +18,8 @@ import { z } from 'zod';
  * 3 3/8 in; what they amount to is worked out when it is needed. An unfinished set-up is a valid one.
  */
 const Typed = z.string().max(60);
-const keys = <K extends string>(record: Record<K, unknown>): [K, ...K[]] => Object.keys(record) as [K, ...K[]];
+const keys = <K extends string>(record: Record<K, unknown>): [K, ...K[]] =>
+	Object.keys(record) as [K, ...K[]];
 
 export const LineClassForm = z.strictObject({
 	taper: z.enum(keys<Taper>(TAPERS)),

@@ -18,6 +18,10 @@ export const smallUnit = (units: UnitSystem): 'mm' | 'in' => UNITS[units].small;
 /** Leaders are sold by the foot where line is sold by the yard. */
 export const leaderUnit = (units: UnitSystem): LengthUnit => (longUnit(units) === 'yd' ? 'ft' : 'm');
 
+/** Line brought in by a turn: to the millimetre, or to a tenth of an inch. */
+export const showRetrieve = (mm: number, units: UnitSystem): string =>
+	formatLength(mm, smallUnit(units), smallUnit(units) === 'mm' ? 0 : 1);
+
 /** A line or backing length to the nearest yard or metre: nobody cuts finer. */
 export const showLong = (mm: number, units: UnitSystem): string => formatLength(mm, longUnit(units), 0);
 export const showSmall = (mm: number, units: UnitSystem): string => formatLength(mm, smallUnit(units));

@@ -31,7 +31,8 @@ const WORDS: Words = {
 		`A profile needs at least two points, floor and rim; there ${points === 1 ? 'is 1' : `are ${points}`}.`,
 	profile_not_rising: ({ diameterMm, previousDiameterMm }) =>
 		`The profile goes from floor to rim: ${mm(diameterMm)} must be more than the ${mm(previousDiameterMm)} before it.`,
-	profile_closed: ({ diameterMm }) => `The spool has no width at ${mm(diameterMm)}: only its floor may be closed.`,
+	profile_closed: ({ diameterMm }) =>
+		`The spool has no width at ${mm(diameterMm)}: only its floor may be closed.`,
 	packing_above_hexagonal: ({ layEfficiency, limit }) =>
 		`A lay efficiency of ${formatNumber(layEfficiency, 2)} is denser than round strands can lie: use ${formatNumber(limit, 2)} or less, 0.90 for a firm even hand.`,
 	too_many_unknowns: ({ count }) =>
@@ -42,7 +43,8 @@ const WORDS: Words = {
 		`A gap of ${mm(gapMm)} to the frame would let line stand above the rim: leave at least ${mm(limitMm)}.`,
 	unknown_line_class: ({ text }) =>
 		`"${text.slice(0, 20)}" is not a line class: write taper, number 1–15 and F, I or S, such as WF6F, DT5F or L4I.`,
-	unknown_material: ({ text, known }) => `"${text.slice(0, 30)}" is not a backing known here: use ${list(known)}, or give its diameter.`,
+	unknown_material: ({ text, known }) =>
+		`"${text.slice(0, 30)}" is not a backing known here: use ${list(known)}, or give its diameter.`,
 	needs_one_of: ({ fields }) => `Give ${list(fields)}.`,
 	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
 	shorter_than_head: ({ lengthMm, leastMm }) =>

@@ -82,8 +82,12 @@ function readField(text: string, unit: LengthUnit, bounds: Bounds, path: Path): 
 }
 
 /** Reads a field that may stay empty. */
-const readOptional = (text: string, unit: LengthUnit, bounds: Bounds, path: Path): Result<number | undefined> =>
-	text.trim() === '' ? ok(undefined) : readField(text, unit, bounds, path);
+const readOptional = (
+	text: string,
+	unit: LengthUnit,
+	bounds: Bounds,
+	path: Path
+): Result<number | undefined> => (text.trim() === '' ? ok(undefined) : readField(text, unit, bounds, path));
 
 /** Collects every issue while reading, and stands in a harmless number where there was one. */
 class Reader {
@@ -193,7 +197,13 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 			? { ...DEFAULT_SPREADS, diameterShare: material.value.diameterSpread }
 			: DEFAULT_SPREADS;
 	const solved = solve(problem, fill.line.class, spreads);
-	const about = { line: fill.line.class, lineSections, material: material.value, backingDiameterMm, leaderMm };
+	const about = {
+		line: fill.line.class,
+		lineSections,
+		material: material.value,
+		backingDiameterMm,
+		leaderMm
+	};
 	return solved.ok ? ok({ problem, ...solved.value, ...about }) : solved;
 }
 

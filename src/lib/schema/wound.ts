@@ -21,7 +21,8 @@ export interface AsWound {
 export const lengthOfTurnsMm = (turns: number, innerRadiusMm: number, outerRadiusMm: number): number =>
 	Math.PI * turns * (innerRadiusMm + outerRadiusMm);
 
-const within = (radiusMm: number, low: number, high: number): number => Math.min(Math.max(radiusMm, low), high);
+const within = (radiusMm: number, low: number, high: number): number =>
+	Math.min(Math.max(radiusMm, low), high);
 
 /** Wound to another depth than planned, the length is in proportion to the space. */
 const plannedShare = (spool: Spool, radiusMm: number, plannedRadiusMm: number): number => {

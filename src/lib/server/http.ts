@@ -44,10 +44,14 @@ export async function readBody<S extends z.ZodType>(request: Request, shape: S):
 	try {
 		body = JSON.parse(text);
 	} catch {
-		return no(one(400, 'not_json', 'The body is not JSON: check brackets, quotes and commas. NaN is not a number there.'));
+		return no(
+			one(
+				400,
+				'not_json',
+				'The body is not JSON: check brackets, quotes and commas. NaN is not a number there.'
+			)
+		);
 	}
 	const parsed = shape.safeParse(body);
-	return parsed.success
-		? { ok: true, value: parsed.data }
-		: no(issueResponse(422, wordShape(parsed.error)));
+	return parsed.success ? { ok: true, value: parsed.data } : no(issueResponse(422, wordShape(parsed.error)));
 }

@@ -111,7 +111,8 @@ function measuresForSpace(source: RatedSource, spaceMm3: number): Result<Measure
 					'rimDiameterMm'
 				]);
 	}
-	const tooSmall = (d: number): number => roomMm3(d, arborOverRim * d, width ?? widthOverRim * d, gap) - spaceMm3;
+	const tooSmall = (d: number): number =>
+		roomMm3(d, arborOverRim * d, width ?? widthOverRim * d, gap) - spaceMm3;
 	// Just wide enough for the gap alone: no room at all, so the spool looked for is larger.
 	const smallest = (2 * gap) / (1 - arborOverRim);
 	let largest = smallest + 100;

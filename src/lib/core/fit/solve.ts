@@ -65,15 +65,13 @@ function windAll(spool: Spool, stack: readonly KnownComponent[]): Layer[] {
 export function surfaceForGap(spool: Spool, gapMm: number): Result<number> {
 	const radiusMm = spool.gapFromRadiusMm - gapMm;
 	if (!(radiusMm > spool.arborRadiusMm))
-		return fail(
-			{ code: 'gap_leaves_no_room', gapMm, limitMm: spool.gapFromRadiusMm - spool.arborRadiusMm },
-			['gapMm']
-		);
+		return fail({ code: 'gap_leaves_no_room', gapMm, limitMm: spool.gapFromRadiusMm - spool.arborRadiusMm }, [
+			'gapMm'
+		]);
 	if (radiusMm > spool.rimRadiusMm + SURFACE_MM)
-		return fail(
-			{ code: 'gap_above_rim', gapMm, limitMm: spool.gapFromRadiusMm - spool.rimRadiusMm },
-			['gapMm']
-		);
+		return fail({ code: 'gap_above_rim', gapMm, limitMm: spool.gapFromRadiusMm - spool.rimRadiusMm }, [
+			'gapMm'
+		]);
 	return ok(radiusMm);
 }
 
@@ -149,7 +147,9 @@ function fitOf(spool: Spool, stack: readonly KnownComponent[]): Fit {
 	const gapMm = spool.gapFromRadiusMm - surfaceMm;
 	const leastMm = Math.max(0, spool.gapFromRadiusMm - spool.rimRadiusMm);
 	const fits = gapMm >= leastMm - SURFACE_MM;
-	return fits ? { fits, gapMm, layers } : { fits, gapMm, layers, excess: excessOver(spool, stack, leastMm, gapMm) };
+	return fits
+		? { fits, gapMm, layers }
+		: { fits, gapMm, layers, excess: excessOver(spool, stack, leastMm, gapMm) };
 }
 
 /** Line taken in by one turn of the handle on a surface of this radius, mm. */

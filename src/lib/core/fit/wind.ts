@@ -19,8 +19,15 @@ export const surfaceAt = (spool: Spool, filledMm3: number): Surface => ({
 });
 
 /** Turns of a level strand between two surfaces: N = φ·ΔA/a, exact. */
-export const levelTurns = (spool: Spool, from: Surface, to: Surface, packing: number, diameterMm: number): number =>
-	(packing * (areaToRadius(spool, to.radiusMm) - areaToRadius(spool, from.radiusMm))) / crossSectionMm2(diameterMm);
+export const levelTurns = (
+	spool: Spool,
+	from: Surface,
+	to: Surface,
+	packing: number,
+	diameterMm: number
+): number =>
+	(packing * (areaToRadius(spool, to.radiusMm) - areaToRadius(spool, from.radiusMm))) /
+	crossSectionMm2(diameterMm);
 
 /** Turns of a tapered section: N = ∫ dL / 2πr, with the surface followed as the section goes on. */
 function taperTurns(spool: Spool, from: Surface, section: LineSection, packing: number): number {

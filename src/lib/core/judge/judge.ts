@@ -60,8 +60,7 @@ function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
 	const swap = (component: Component): Component =>
 		isKnown(component) || !thinner ? component : { ...component, diameterMm: thinner.diameterMm };
 	const withThinner = thinner && lengthWith(problem, { stack: problem.stack.map(swap) });
-	const withLessGap =
-		problem.gapMm > TIGHT_GAP_MM ? lengthWith(problem, { gapMm: TIGHT_GAP_MM }) : undefined;
+	const withLessGap = problem.gapMm > TIGHT_GAP_MM ? lengthWith(problem, { gapMm: TIGHT_GAP_MM }) : undefined;
 	const remedies: (Remedy | undefined)[] = [
 		withThinner ? { kind: 'thinner-backing', material: thinner, lengthMm: withThinner } : undefined,
 		withLessGap && withLessGap > lengthMm
@@ -94,7 +93,11 @@ export function judge(problem: Problem, fit: Fit, estimate: FirstOrder, line: Li
 	if (!fit.fits) {
 		const excess = fit.excess ?? { gapMm: 0, lengthMm: 0 };
 		const tight = fit.gapMm > 0 ? { kind: 'no-backing' as const, gapMm: fit.gapMm } : undefined;
-		const remedies = [lighterLine(problem, line), { kind: 'shorter-line' as const, cutMm: excess.lengthMm }, tight];
+		const remedies = [
+			lighterLine(problem, line),
+			{ kind: 'shorter-line' as const, cutMm: excess.lengthMm },
+			tight
+		];
 		return { kind: 'too-big', excess, remedies: remedies.filter(present) };
 	}
 	const lengthMm = fit.solved?.lengthMm ?? 0;

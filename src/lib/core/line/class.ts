@@ -6,7 +6,9 @@ import { level, type LineSection } from './sections';
  * Weight in grains of the first 30 ft, level tip left out, for #1 to #15.
  * Source: the fly-line weight standard (AFTMA 1961, now AFFTA), single-handed lines.
  */
-export const STANDARD_GRAINS = [60, 80, 100, 120, 140, 160, 185, 210, 240, 280, 330, 380, 450, 500, 550] as const;
+export const STANDARD_GRAINS = [
+	60, 80, 100, 120, 140, 160, 185, 210, 240, 280, 330, 380, 450, 500, 550
+] as const;
 
 export const TAPERS = { WF: 'weight-forward', DT: 'double taper', L: 'level' } as const;
 export type Taper = keyof typeof TAPERS;

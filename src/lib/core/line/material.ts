@@ -4,6 +4,8 @@ import { fail, ok, type Result } from '../issues';
 export interface BackingMaterial {
 	readonly slug: string;
 	readonly label: string;
+	/** How it is called where there is little room. */
+	readonly short: string;
 	/** Diameter under winding tension, mm. */
 	readonly diameterMm: number;
 	/** Spread between makers, 1σ, as a share of the diameter. */
@@ -20,12 +22,54 @@ const FROM_MEMORY = 'common practice, from memory; wraps on a rule or calipers o
  * a wide spread; the stop depth does not need them.
  */
 export const BACKING_MATERIALS: readonly BackingMaterial[] = [
-	{ slug: 'polyester-20', label: 'Braided polyester, 20 lb', diameterMm: 0.48, diameterSpread: 0.05, cuts: false },
-	{ slug: 'polyester-30', label: 'Braided polyester, 30 lb', diameterMm: 0.6, diameterSpread: 0.05, cuts: false },
-	{ slug: 'gel-spun-30', label: 'Gel-spun braid, 30 lb', diameterMm: 0.28, diameterSpread: 0.07, cuts: true },
-	{ slug: 'gel-spun-50', label: 'Gel-spun braid, 50 lb', diameterMm: 0.36, diameterSpread: 0.07, cuts: true },
-	{ slug: 'gel-spun-65', label: 'Gel-spun braid, 65 lb', diameterMm: 0.42, diameterSpread: 0.07, cuts: true },
-	{ slug: 'mono-20', label: 'Mono bed, 20 lb', diameterMm: 0.45, diameterSpread: 0.04, cuts: false }
+	{
+		slug: 'polyester-20',
+		label: 'Braided polyester, 20 lb',
+		short: '20 lb polyester',
+		diameterMm: 0.48,
+		diameterSpread: 0.05,
+		cuts: false
+	},
+	{
+		slug: 'polyester-30',
+		label: 'Braided polyester, 30 lb',
+		short: '30 lb polyester',
+		diameterMm: 0.6,
+		diameterSpread: 0.05,
+		cuts: false
+	},
+	{
+		slug: 'gel-spun-30',
+		label: 'Gel-spun braid, 30 lb',
+		short: '30 lb gel-spun',
+		diameterMm: 0.28,
+		diameterSpread: 0.07,
+		cuts: true
+	},
+	{
+		slug: 'gel-spun-50',
+		label: 'Gel-spun braid, 50 lb',
+		short: '50 lb gel-spun',
+		diameterMm: 0.36,
+		diameterSpread: 0.07,
+		cuts: true
+	},
+	{
+		slug: 'gel-spun-65',
+		label: 'Gel-spun braid, 65 lb',
+		short: '65 lb gel-spun',
+		diameterMm: 0.42,
+		diameterSpread: 0.07,
+		cuts: true
+	},
+	{
+		slug: 'mono-20',
+		label: 'Mono bed, 20 lb',
+		short: '20 lb mono',
+		diameterMm: 0.45,
+		diameterSpread: 0.04,
+		cuts: false
+	}
 ].map((material) => ({ ...material, source: FROM_MEMORY }));
 
 const key = (slug: string): string => slug.toLowerCase().replace(/[^a-z0-9]/g, '');

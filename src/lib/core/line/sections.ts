@@ -28,7 +28,8 @@ export function sectionVolumeMm3(section: LineSection, lengthMm = section.length
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
-export const totalLengthMm = (sections: readonly LineSection[]): number => sum(sections.map((s) => s.lengthMm));
+export const totalLengthMm = (sections: readonly LineSection[]): number =>
+	sum(sections.map((s) => s.lengthMm));
 
 export const totalVolumeMm3 = (sections: readonly LineSection[]): number =>
 	sum(sections.map((s) => sectionVolumeMm3(s)));

@@ -16,8 +16,8 @@ export const packingFraction = (layEfficiency: number): number => layEfficiency 
 
 /** Ways of winding backing and the lay they give. Common practice put into numbers: an assumption. */
 export const WINDING_HANDS = {
-	machine: { layEfficiency: 0.96, label: 'machine, under tension' },
-	firm: { layEfficiency: 0.9, label: 'by hand, firm and even' },
+	machine: { layEfficiency: 0.96, label: 'by machine' },
+	firm: { layEfficiency: 0.9, label: 'by hand, firm' },
 	loose: { layEfficiency: 0.8, label: 'by hand, loose' }
 } as const;
 

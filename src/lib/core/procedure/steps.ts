@@ -15,7 +15,17 @@ export const CAUTIONS = {
 } as const;
 export type Caution = keyof typeof CAUTIONS;
 
-export const STEP_KEYS = ['hand', 'cage', 'mount', 'arbor', 'backing', 'joint', 'line', 'leader', 'last-look'] as const;
+export const STEP_KEYS = [
+	'hand',
+	'cage',
+	'mount',
+	'arbor',
+	'backing',
+	'joint',
+	'line',
+	'leader',
+	'last-look'
+] as const;
 export type StepKey = (typeof STEP_KEYS)[number];
 
 export interface Step {
@@ -62,7 +72,9 @@ const handStep = ({ hand }: JobSetup): Step => ({
 		[
 			`Hold the reel as it hangs under the rod, handle on the ${hand}. Line leaves from the bottom, toward the tip.`
 		],
-		['Most reels arrive set for left-hand wind. If yours is the wrong way round, turn it now: later the backing has to come off again.']
+		[
+			'Most reels arrive set for left-hand wind. If yours is the wrong way round, turn it now: later the backing has to come off again.'
+		]
 	],
 	check: ['Winding in turns freely; pulling line out, the drag bites.'],
 	cautions: ['leaflet']
@@ -74,7 +86,9 @@ const cageStep = ({ cage }: JobSetup): Step =>
 				key: 'cage',
 				title: 'Thread the closed cage first',
 				instructions: [
-					["Pass the backing's end in through the frame's opening, under the line guard, before it goes round the arbor."],
+					[
+						"Pass the backing's end in through the frame's opening, under the line guard, before it goes round the arbor."
+					],
 					['Tied on outside the frame, it is pinched when the spool goes home and the job starts again.']
 				],
 				check: ['The backing runs through the opening and the spool still turns.'],
@@ -95,8 +109,12 @@ const mountStep = (): Step => ({
 	key: 'mount',
 	title: 'Mount the reel, free the supply',
 	instructions: [
-		['Put the reel on the rod butt alone, foot in the hood, rings locked one after the other; or on the winder.'],
-		['Put the backing spool on a pencil or axle, or in a bowl, so that it turns. Line pulled over the flange of a spool that stands still is twisted.']
+		[
+			'Put the reel on the rod butt alone, foot in the hood, rings locked one after the other; or on the winder.'
+		],
+		[
+			'Put the backing spool on a pencil or axle, or in a bowl, so that it turns. Line pulled over the flange of a spool that stands still is twisted.'
+		]
 	],
 	check: ['The supply spool turns as you pull.'],
 	cautions: ['no-fly']
@@ -179,7 +197,11 @@ const lineStep = ({ plan, lineLabel }: JobSetup): Step => ({
 		[`${lineLabel}, under light tension, its spool turning. Even, without coils or crossings.`],
 		['Leave the front end out: the leader goes on next.']
 	],
-	check: ['The surface stands ', { smallMm: plan.gapMm }, ' clear of rim or frame, and nothing rubs through a whole turn.'],
+	check: [
+		'The surface stands ',
+		{ smallMm: plan.gapMm },
+		' clear of rim or frame, and nothing rubs through a whole turn.'
+	],
 	cautions: ['drill'],
 	figure: {
 		label: 'Gap when the line is on',
@@ -192,13 +214,17 @@ const leaderStep = ({ leaderMm }: JobSetup): Step => ({
 	key: 'leader',
 	title: 'Put on the leader',
 	instructions: [
-		['Hold the coiled leader over three spread fingers, unwind the turns of its butt, and pull it off from there.'],
+		[
+			'Hold the coiled leader over three spread fingers, unwind the turns of its butt, and pull it off from there.'
+		],
 		[
 			'Join it loop to loop: leader loop over line loop, the tip of the ',
 			{ longMm: leaderMm },
 			' leader through the line loop, draw up square. Without a loop: nail knot of about 6 turns.'
 		],
-		['Draw it through the hand until it is warm and lies straight. Leave a little out of the reel so that its end is found again.']
+		[
+			'Draw it through the hand until it is warm and lies straight. Leave a little out of the reel so that its end is found again.'
+		]
 	],
 	check: ['The joint runs smoothly through a guide.'],
 	cautions: ['blades']

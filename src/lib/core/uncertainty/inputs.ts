@@ -13,7 +13,17 @@ export interface Problem {
 }
 
 export type InputKey =
-	'rim' | 'arbor' | 'width' | 'frame' | 'rating' | 'rated-gap' | 'arbor-shape' | 'width-shape' | 'diameter' | 'bulk' | 'lay';
+	| 'rim'
+	| 'arbor'
+	| 'width'
+	| 'frame'
+	| 'rating'
+	| 'rated-gap'
+	| 'arbor-shape'
+	| 'width-shape'
+	| 'diameter'
+	| 'bulk'
+	| 'lay';
 
 /** An uncertain input: the problem as it would be if this input were `z` standard deviations off. */
 export interface UncertainInput {

@@ -15,6 +15,11 @@ export function formatLength(valueMm: number, unit: LengthUnit, decimals = DECIM
 }
 
 /** A range without its unit, as "10.6–12.2". */
-export function formatRange(lowMm: number, highMm: number, unit: LengthUnit, decimals = DECIMALS[unit]): string {
+export function formatRange(
+	lowMm: number,
+	highMm: number,
+	unit: LengthUnit,
+	decimals = DECIMALS[unit]
+): string {
 	return `${formatNumber(fromMm(lowMm, unit), decimals)}–${formatNumber(fromMm(highMm, unit), decimals)}`;
 }

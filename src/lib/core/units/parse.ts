@@ -1,12 +1,5 @@
 import { fail, ok, type Result } from '../issues';
-import {
-	toGrams,
-	toMm,
-	type Grams,
-	type LengthUnit,
-	type MassUnit,
-	type Millimetres
-} from './units';
+import { toGrams, toMm, type Grams, type LengthUnit, type MassUnit, type Millimetres } from './units';
 
 const LENGTH_WORDS: Record<string, LengthUnit> = {
 	mm: 'mm', millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', millimeters: 'mm',
@@ -49,9 +42,7 @@ function readTerms(text: string): Term[] | undefined {
 		const match = TERM.exec(text);
 		if (!match) return undefined;
 		const [, whole = '0', above, below, decimal, word] = match;
-		const value = decimal
-			? Number(decimal.replace(',', '.'))
-			: Number(whole) + Number(above) / Number(below);
+		const value = decimal ? Number(decimal.replace(',', '.')) : Number(whole) + Number(above) / Number(below);
 		if (!Number.isFinite(value)) return undefined;
 		terms.push({ value, word: word?.toLowerCase() });
 	}

@@ -64,9 +64,18 @@ export async function listTicks(db: Knex, setupId?: string): Promise<Map<string,
 	return bySetup;
 }
 
-export async function setTick(db: Knex, setupId: string, step: StepKey, done: boolean, now: string): Promise<void> {
+export async function setTick(
+	db: Knex,
+	setupId: string,
+	step: StepKey,
+	done: boolean,
+	now: string
+): Promise<void> {
 	if (done)
-		await db('ticks').insert({ setup_id: setupId, step, ticked_at: now }).onConflict(['setup_id', 'step']).ignore();
+		await db('ticks')
+			.insert({ setup_id: setupId, step, ticked_at: now })
+			.onConflict(['setup_id', 'step'])
+			.ignore();
 	else await db('ticks').where({ setup_id: setupId, step }).delete();
 }
 

@@ -22,7 +22,9 @@ export async function insertSpool(db: Knex, id: string, form: SpoolForm, now: st
 }
 
 export async function updateSpool(db: Knex, id: string, form: SpoolForm): Promise<void> {
-	await db('spools').where({ id }).update({ form: JSON.stringify(form) });
+	await db('spools')
+		.where({ id })
+		.update({ form: JSON.stringify(form) });
 }
 
 /** Takes a spool off the rack, or puts it back: nothing of it is lost. */

@@ -7,7 +7,15 @@ import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { insertRecord, listRecords } from '../repositories/records';
-import { clearTicks, findSetup, insertSetup, listSetups, listTicks, setTick, updateSetup } from '../repositories/setups';
+import {
+	clearTicks,
+	findSetup,
+	insertSetup,
+	listSetups,
+	listTicks,
+	setTick,
+	updateSetup
+} from '../repositories/setups';
 import { findSpool, insertSpool, listSpools, markSpoolDeleted, updateSpool } from '../repositories/spools';
 
 export interface SavedSetup {
@@ -69,7 +77,13 @@ export async function loadSetup(db: Knex, id: string): Promise<SavedSetup | unde
 	const spool = setup && (await findSpool(db, setup.spoolId));
 	if (!spool) return undefined;
 	const ticks = [...((await listTicks(db, id)).get(id) ?? [])];
-	return { id, spoolId: spool.id, version: setup.version, form: { spool: spool.form, fill: setup.fill }, ticks };
+	return {
+		id,
+		spoolId: spool.id,
+		version: setup.version,
+		form: { spool: spool.form, fill: setup.fill },
+		ticks
+	};
 }
 
 export const loadSpool = async (db: Knex, id: string): Promise<SpoolForm | undefined> =>
@@ -98,7 +112,8 @@ export async function createSetup(
 	});
 }
 
-export type Saved = { kind: 'saved'; version: number } | { kind: 'gone' } | { kind: 'stale'; current: SavedSetup };
+export type Saved =
+	{ kind: 'saved'; version: number } | { kind: 'gone' } | { kind: 'stale'; current: SavedSetup };
 
 /** Saves over the version that was seen; `stale` brings what another window saved meanwhile. */
 export async function saveSetup(
@@ -112,7 +127,8 @@ export async function saveSetup(
 	return db.transaction(async (trx): Promise<Saved> => {
 		const current = await loadSetup(trx, id);
 		if (!current) return { kind: 'gone' };
-		if (!(await updateSetup(trx, { id, fill: settled.fill, version }, now()))) return { kind: 'stale', current };
+		if (!(await updateSetup(trx, { id, fill: settled.fill, version }, now())))
+			return { kind: 'stale', current };
 		await updateSpool(trx, current.spoolId, settled.spool);
 		return { kind: 'saved', version: version + 1 };
 	});

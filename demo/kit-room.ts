@@ -1,0 +1,133 @@
+import {
+	newSetup,
+	type FillForm,
+	type RecordForm,
+	type SetupForm,
+	type SpoolForm
+} from '../src/lib/schema/setup';
+
+/**
+ * The kit room of a field centre on an island that does not exist. It lends reels for grayling, char
+ * and sea-run char. Everything here is invented: measures plausible, makers none, people by their role.
+ */
+export interface DemoSpool {
+	readonly form: SetupForm;
+	/** A finished winding, if there was one. */
+	readonly wound?: RecordForm;
+	/** Steps already ticked on a job in hand. */
+	readonly begun?: number;
+}
+
+const blank = newSetup();
+
+function setup(spool: Partial<SpoolForm>, fill: Partial<FillForm>): SetupForm {
+	return { spool: { ...blank.spool, ...spool }, fill: { ...blank.fill, ...fill } };
+}
+
+const line = (
+	taper: 'WF' | 'DT' | 'L',
+	number: number,
+	density: 'F' | 'I' | 'S' = 'F',
+	length = ''
+): FillForm['line'] => ({ class: { taper, number, density }, length });
+
+const measured = (rim: string, arbor: string, width: string, frame = ''): Partial<SpoolForm> => ({
+	way: 'measured',
+	rim,
+	arbor,
+	width,
+	frame
+});
+
+const braid = (material: string, diameter = ''): FillForm['backing'] => ({ material, diameter });
+
+export const KIT_ROOM: readonly DemoSpool[] = [
+	{
+		form: setup(
+			{ name: 'Beck reel, grayling', ...measured('72 mm', '34 mm', '17.5 mm') },
+			{ line: line('WF', 4), backing: braid('polyester-20'), gap: '4 mm' }
+		),
+		wound: {
+			woundOn: '2026-03-14',
+			turns: '520',
+			depth: '8.8 mm',
+			gap: '4.2 mm',
+			note: 'Joint sits flat. The guide wants a brighter backing next time.'
+		}
+	},
+	{
+		form: setup(
+			{ name: 'Beck reel, spare spool', ...measured('72 mm', '34 mm', '17.5 mm') },
+			{ line: line('DT', 4), backing: braid('polyester-20'), gap: '3.5 mm', joint: 'nail' }
+		),
+		wound: { woundOn: '2026-03-14', turns: '308', depth: '12.1 mm', gap: '3.1 mm', note: '' }
+	},
+	{
+		form: setup(
+			{ name: 'Tarn reel A, char', ...measured('84 mm', '38 mm', '21 mm') },
+			{ line: line('WF', 6), backing: braid('polyester-20'), gap: '4 mm' }
+		),
+		wound: {
+			woundOn: '2026-04-02',
+			turns: '905',
+			depth: '12.0 mm',
+			gap: '4.4 mm',
+			note: 'Warden wound it by hand.'
+		}
+	},
+	{
+		form: setup(
+			{ name: 'Tarn reel B, sinker', hand: 'right', ...measured('3 3/8 in', '1 5/8 in', '7/8 in') },
+			{ line: line('WF', 6, 'S'), backing: braid('polyester-20'), gap: '5 mm', joint: 'nail' }
+		),
+		begun: 4
+	},
+	{
+		form: setup(
+			{
+				name: 'Estuary reel, sea-run char',
+				cage: 'closed',
+				way: 'rated',
+				ratings: [
+					{ line: { taper: 'WF', number: 8, density: 'F' }, material: 'polyester-30', length: '150 yd' },
+					{ line: { taper: 'WF', number: 9, density: 'F' }, material: 'polyester-30', length: '125 yd' }
+				],
+				rim: '98 mm',
+				width: '26 mm'
+			},
+			{ line: line('WF', 8, 'I'), backing: braid('gel-spun-50'), gap: '5 mm', arborTurns: 3 }
+		),
+		wound: {
+			woundOn: '2026-05-21',
+			turns: '1380',
+			depth: '10.9 mm',
+			gap: '5.6 mm',
+			note: 'Mono bed under the braid.'
+		}
+	},
+	{
+		form: setup(
+			{ name: 'Loan box, junior', ...measured('70 mm', '30 mm', '19 mm') },
+			{ line: line('WF', 5, 'F', '25 yd'), backing: braid('polyester-20'), gap: '5 mm', winding: 'loose' }
+		),
+		wound: {
+			woundOn: '2025-09-30',
+			turns: '',
+			depth: '',
+			gap: '5 mm',
+			note: 'Wound by a class; not counted.'
+		}
+	},
+	{
+		form: setup(
+			{
+				name: 'New arrival, boxed',
+				way: 'rated',
+				ratings: [
+					{ line: { taper: 'WF', number: 7, density: 'F' }, material: 'polyester-20', length: '120 yd' }
+				]
+			},
+			{ line: line('WF', 6), backing: braid('polyester-20') }
+		)
+	}
+];

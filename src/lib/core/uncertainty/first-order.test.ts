@@ -1,0 +1,116 @@
+import { std } from 'mathjs';
+import { describe, expect, it } from 'vitest';
+import { ratedSource, spoolOf, type SpoolSource } from '../calibrate/source';
+import { solveFit, type Fit } from '../fit/solve';
+import { taperOf } from '../line/class';
+import { firstOrder } from './first-order';
+import { uncertainInputs, type Problem } from './inputs';
+import { DEFAULT_SPREADS, RANGE_Z } from './spreads';
+
+const problemOn = (source: SpoolSource): Problem => ({
+	source,
+	gapMm: 4,
+	stack: [
+		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
+		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number: 5, density: 'F' }) }
+	]
+});
+const MEASURED = problemOn({ kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 });
+const planned = (problem: Problem): Fit => {
+	const spool = spoolOf(problem.source);
+	const fit = spool.ok ? solveFit(spool.value.spool, problem.stack, problem.gapMm) : spool;
+	if (!fit.ok) throw new Error(JSON.stringify(fit.issues));
+	return fit.value;
+};
+
+/** Normal deviates from a fixed seed (a linear congruence and Box–Muller): the same every run. */
+function normals(seed: number): () => number {
+	let state = seed >>> 0;
+	const uniform = (): number =>
+		((state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0) + 0.5) / 2 ** 32;
+	return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+}
+
+describe('first-order ranges', () => {
+	const estimate = firstOrder(MEASURED, planned(MEASURED));
+
+	it('hold the answers, and are as wide as practice has them', () => {
+		const { solved, gapMm } = planned(MEASURED);
+		const { lengthMm, stopDepthMm, turns, gapMm: gap } = estimate.ranges;
+		for (const [value, { low, high }] of [
+			[solved!.lengthMm, lengthMm],
+			[solved!.stopDepthMm, stopDepthMm],
+			[solved!.turns, turns],
+			[gapMm, gap]
+		] as const) {
+			expect(value).toBeGreaterThan(low);
+			expect(value).toBeLessThan(high);
+		}
+	});
+
+	it('agree with a simulation within 5 % (sample deviation by mathjs)', () => {
+		const normal = normals(20_261_125);
+		const inputs = uncertainInputs(MEASURED, DEFAULT_SPREADS);
+		const lengths: number[] = [];
+		for (let i = 0; i < 6000; i++) {
+			// Every input moves what the ones before it moved: shifts are applied one on another.
+			const shifted = inputs.reduce<Problem>(
+				(problem, _, k) => uncertainInputs(problem, DEFAULT_SPREADS)[k]!.shifted(normal()),
+				MEASURED
+			);
+			lengths.push(planned(shifted).solved!.lengthMm);
+		}
+		const { low, high } = estimate.ranges.lengthMm;
+		expect((high - low) / (2 * RANGE_Z) / Number(std(lengths))).toBeCloseTo(1, 1);
+		expect(Math.abs((high - low) / (2 * RANGE_Z) / Number(std(lengths)) - 1)).toBeLessThan(0.05);
+	});
+
+	it('the stop depth needs neither the backing nor the arbor', () => {
+		const thin = { ...MEASURED, stack: [{ ...MEASURED.stack[0]!, diameterMm: 0.28 }, MEASURED.stack[1]!] };
+		expect(planned(thin).solved!.stopDepthMm).toBeCloseTo(planned(MEASURED).solved!.stopDepthMm, 9);
+		const sources = estimate.gapShares.filter(({ share }) => share > 1e-9).map(({ key }) => key);
+		expect(sources).not.toContain('diameter');
+		expect(sources).not.toContain('arbor');
+	});
+
+	it('shares add up to one, largest first', () => {
+		for (const shares of [estimate.gapShares, estimate.lengthShares]) {
+			expect(shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+			expect(shares.map(({ share }) => share)).toEqual(
+				shares.map(({ share }) => share).sort((a, b) => b - a)
+			);
+		}
+	});
+
+	it('narrow when a measure gets better', () => {
+		const better = firstOrder(MEASURED, planned(MEASURED), { ...DEFAULT_SPREADS, widthMm: 0.1 });
+		const span = ({ low, high }: { low: number; high: number }): number => high - low;
+		expect(span(better.ranges.lengthMm)).toBeLessThan(span(estimate.ranges.lengthMm));
+	});
+});
+
+describe('ranges of a spool known from its box', () => {
+	const box = {
+		ratings: [
+			{
+				line: taperOf({ taper: 'WF', number: 6, density: 'F' }),
+				backingDiameterMm: 0.48,
+				backingLengthMm: 91_440
+			}
+		],
+		makersAllowance: 0.1
+	};
+	it('are wider for the depth when nothing is measured than when rim and width are', () => {
+		const width = (problem: Problem): number => {
+			const { low, high } = firstOrder(problem, planned(problem)).ranges.stopDepthMm;
+			return high - low;
+		};
+		expect(width(problemOn(ratedSource(box)))).toBeGreaterThan(
+			1.3 * width(problemOn(ratedSource({ ...box, rimDiameterMm: 84, widthMm: 21 })))
+		);
+	});
+	it('never run below no length at all', () => {
+		const tight = problemOn({ kind: 'measured', rimDiameterMm: 66, arborDiameterMm: 38, widthMm: 19 });
+		expect(firstOrder(tight, planned(tight)).ranges.lengthMm.low).toBeGreaterThanOrEqual(0);
+	});
+});

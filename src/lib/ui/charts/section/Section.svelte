@@ -1,0 +1,201 @@
+<script lang="ts">
+	import { showSmall, type UnitSystem } from '$lib/schema/units';
+	import type { Workout } from '$lib/schema/workout';
+	import Dimension from './Dimension.svelte';
+	import GapHandle from './GapHandle.svelte';
+	import { gapBounds, PENCIL_MM, ruleTicks, sectionLayout } from './layout';
+	import Metal from './Metal.svelte';
+	import { layerPath } from './metal';
+	import { plannedLayers } from './layers';
+	import Wraps from './Wraps.svelte';
+
+	interface Props {
+		workout: Workout;
+		units: UnitSystem;
+		/** Height not to be exceeded, px. */
+		maxHeight: number;
+		ongap: (gapMm: number) => void;
+		svg?: SVGSVGElement | undefined;
+	}
+	let { workout, units, maxHeight, ongap, svg = $bindable() }: Props = $props();
+	const id = $props.id();
+
+	let width = $state(640);
+	const spool = $derived(workout.known.spool);
+	const layout = $derived(sectionLayout(spool, width, maxHeight));
+	const { y } = $derived(layout);
+	const backing = $derived(workout.fit.layers[0]!);
+	const line = $derived(workout.fit.layers[1]!);
+	const ranges = $derived(workout.estimate.ranges);
+	const surface = $derived(line.outerRadiusMm);
+	/** The handle stands at the gap asked for, also when the line alone stands higher. */
+	const wantedMm = $derived(workout.problem.gapMm);
+	const over = $derived(!workout.fit.fits);
+
+	const wound = $derived(plannedLayers(workout));
+
+	const depthX = $derived(layout.leftPx - (layout.narrow ? 30 : 42));
+	const gapX = $derived(layout.rightPx + (layout.narrow ? 36 : 60));
+	const ruleX = $derived(layout.narrow ? 30 : layout.leftPx - 84);
+	const pencilR = $derived((PENCIL_MM / 2) * layout.scale);
+
+	/** A surface known only within a range is a soft band from the low to the high estimate. */
+	const bands = $derived(
+		[
+			{
+				key: 'stop',
+				low: spool.rimRadiusMm - ranges.stopDepthMm.high,
+				high: spool.rimRadiusMm - ranges.stopDepthMm.low,
+				colour: 'var(--backing)'
+			},
+			{
+				key: 'surface',
+				low: spool.gapFromRadiusMm - ranges.gapMm.high,
+				high: spool.gapFromRadiusMm - ranges.gapMm.low,
+				colour: 'var(--line)'
+			}
+		]
+			.filter((band) => Number.isFinite(band.low) && band.high > spool.arborRadiusMm)
+			.map((band) => ({ ...band, low: Math.max(band.low, spool.arborRadiusMm) }))
+	);
+</script>
+
+<div bind:clientWidth={width}>
+	<svg
+		bind:this={svg}
+		viewBox="0 0 {width} {layout.height}"
+		{width}
+		height={layout.height}
+		class="drawing block max-w-full"
+		role="group"
+		aria-label="Section through the filled spool, to scale"
+	>
+		<Metal {spool} frame={layout} />
+		{#each wound as { key, layer, colour, coated } (key)}
+			<Wraps {spool} {layer} {colour} {coated} frame={layout} />
+		{/each}
+
+		{#each bands as band (band.key)}
+			<linearGradient id="{id}-{band.key}" x1="0" x2="0" y1="0" y2="1">
+				<stop offset="0" stop-color={band.colour} stop-opacity="0" />
+				<stop offset="0.5" stop-color={band.colour} stop-opacity="0.55" />
+				<stop offset="1" stop-color={band.colour} stop-opacity="0" />
+			</linearGradient>
+			<path d={layerPath(spool, band.low, band.high, layout)} fill="url(#{id}-{band.key})" />
+		{/each}
+
+		<!-- rim, and the frame where it was measured -->
+		<path
+			d="M{depthX - 14} {y(spool.rimRadiusMm)}H{layout.rightPx + 10}"
+			stroke="var(--ink)"
+			stroke-width="0.9"
+			stroke-dasharray="11 3 2 3"
+		/>
+		{#if spool.hasFrame}
+			<path
+				d="M{layout.leftPx - 6} {y(spool.gapFromRadiusMm)}H{gapX + 16}"
+				stroke="var(--ink)"
+				stroke-width="2.2"
+			/>
+			<text class="quiet" x={layout.middlePx} y={y(spool.gapFromRadiusMm) - 6} text-anchor="middle"
+				>frame</text
+			>
+		{:else}
+			<path
+				d="M{layout.rightPx + 10} {y(spool.rimRadiusMm)}H{gapX + 10}"
+				stroke="var(--soft)"
+				stroke-width="0.8"
+			/>
+		{/if}
+
+		{#if !over}
+			<g>
+				<circle
+					cx={layout.middlePx + (spool.profile.at(-1)!.widthMm / 2) * layout.scale - pencilR - 4}
+					cy={y(surface) - pencilR}
+					r={pencilR}
+					fill="none"
+					stroke="var(--soft)"
+					stroke-dasharray="3 3"
+				/>
+				<text
+					class="quiet"
+					x={layout.middlePx + (spool.profile.at(-1)!.widthMm / 2) * layout.scale - pencilR - 4}
+					y={y(surface) - pencilR + 4}
+					text-anchor="middle">{pencilR > 24 ? 'pencil' : ''}</text
+				>
+			</g>
+		{/if}
+
+		<!-- diameter rule -->
+		<g>
+			<text class="quiet" x={ruleX - 22} y={y(spool.rimRadiusMm) - 9}>Ø mm</text>
+			{#each ruleTicks(spool) as { radiusMm, label } (radiusMm)}
+				<path d="M{ruleX} {y(radiusMm)}h{label ? 11 : 6}" stroke="var(--soft)" />
+				{#if label}<text class="quiet" x={ruleX - 5} y={y(radiusMm) + 4} text-anchor="end">{label}</text>{/if}
+			{/each}
+		</g>
+
+		{#if workout.fit.solved && !over}
+			<Dimension
+				x={depthX}
+				from={y(spool.rimRadiusMm)}
+				to={y(backing.outerRadiusMm)}
+				text={showSmall(backing.depthMm, units)}
+				reach={{ to: layout.leftPx }}
+				hot
+			/>
+		{/if}
+		<Dimension
+			x={gapX}
+			from={y(spool.gapFromRadiusMm)}
+			to={y(spool.gapFromRadiusMm - wantedMm)}
+			text={showSmall(wantedMm, units)}
+			reach={{ to: layout.rightPx }}
+		/>
+		<GapHandle
+			x={gapX}
+			y={y(spool.gapFromRadiusMm - wantedMm)}
+			gapMm={wantedMm}
+			text={showSmall(wantedMm, units)}
+			bounds={gapBounds(spool)}
+			scale={layout.scale}
+			onchange={ongap}
+		/>
+
+		<!-- width -->
+		<g>
+			<path
+				d="M{layout.middlePx - (spool.profile[0]!.widthMm / 2) * layout.scale} {y(spool.arborRadiusMm) +
+					44}h{spool.profile[0]!.widthMm * layout.scale}"
+				stroke="var(--ink)"
+				stroke-width="1.2"
+			/>
+			<rect
+				x={layout.middlePx - 34}
+				y={y(spool.arborRadiusMm) + 33}
+				width="68"
+				height="22"
+				fill="var(--paper)"
+			/>
+			<text x={layout.middlePx} y={y(spool.arborRadiusMm) + 49} text-anchor="middle">
+				{showSmall(spool.profile[0]!.widthMm, units)}
+			</text>
+		</g>
+
+		{#if !layout.narrow}
+			{#if y(backing.innerRadiusMm) - y(backing.outerRadiusMm) > 16}
+				<text
+					x={layout.rightPx + 12}
+					y={(y(backing.innerRadiusMm) + y(backing.outerRadiusMm)) / 2 + 4}
+					style="fill: var(--backing-text)">backing, {Math.round(backing.turns)} turns</text
+				>
+			{/if}
+			<text
+				x={layout.rightPx + 12}
+				y={Math.max((y(line.innerRadiusMm) + y(surface)) / 2 + 4, y(surface) + 22)}
+				style="fill: var(--line-text)">line, {Math.round(line.turns)} turns</text
+			>
+		{/if}
+	</svg>
+</div>

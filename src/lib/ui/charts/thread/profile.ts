@@ -1,0 +1,28 @@
+import { totalLengthMm, type LineSection } from '$lib/core';
+
+/** Drawing width and height of a strand, in its own units; it is stretched to the room there is. */
+export const STRAND_W = 400;
+export const STRAND_H = 20;
+
+/**
+ * A line drawn as its own taper: diameter upward (not to the scale of the length), rear end left.
+ * Scaled so that the thickest part fills `fullPx` of the height.
+ */
+export function taperPath(sections: readonly LineSection[], fullPx: number): string {
+	const length = totalLengthMm(sections);
+	const thickest = Math.max(...sections.flatMap((s) => [s.startDiameterMm, s.endDiameterMm]));
+	const half = (diameterMm: number): number => (diameterMm / thickest) * (fullPx / 2);
+	const edge: [x: number, half: number][] = [];
+	let at = 0;
+	for (const { lengthMm, startDiameterMm, endDiameterMm } of sections) {
+		edge.push([(at / length) * STRAND_W, half(startDiameterMm)]);
+		at += lengthMm;
+		edge.push([(at / length) * STRAND_W, half(endDiameterMm)]);
+	}
+	const middle = STRAND_H / 2;
+	const points = [
+		...edge.map(([x, h]) => `${x.toFixed(1)} ${(middle - h).toFixed(2)}`),
+		...edge.reverse().map(([x, h]) => `${x.toFixed(1)} ${(middle + h).toFixed(2)}`)
+	];
+	return `M${points.join('L')}Z`;
+}

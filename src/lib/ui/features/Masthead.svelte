@@ -1,0 +1,81 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import type { Theme } from '$lib/schema/preferences';
+	import type { UnitSystem } from '$lib/schema/units';
+	import Moon from '@lucide/svelte/icons/moon';
+	import Sun from '@lucide/svelte/icons/sun';
+	import SunMoon from '@lucide/svelte/icons/sun-moon';
+	import { usePreferences } from '../state/preferences.svelte';
+
+	let { onhelp }: { onhelp: () => void } = $props();
+	const preferences = usePreferences();
+
+	const id = $derived(page.state.savedAs ?? page.params['id']);
+	const place = $derived(page.route.id?.split('/')[1] ?? '');
+	const places = $derived([
+		{ href: '/', label: 'Rack', on: place === '' },
+		{
+			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
+			label: place === '' ? 'New set-up' : 'Fit',
+			on: place === 'fit'
+		},
+		...(id && id !== 'new' ? [{ href: `/bench/${id}`, label: 'Bench', on: place === 'bench' }] : [])
+	]);
+
+	const UNITS: readonly { value: UnitSystem; label: string }[] = [
+		{ value: 'yd-mm', label: 'yd, mm' },
+		{ value: 'yd-in', label: 'yd, in' },
+		{ value: 'm-mm', label: 'm, mm' }
+	];
+	const THEMES = { system: SunMoon, light: Sun, dark: Moon } as const;
+	const ORDER: readonly Theme[] = ['system', 'light', 'dark'];
+	const Icon = $derived(THEMES[preferences.theme]);
+	const nextTheme = $derived(ORDER[(ORDER.indexOf(preferences.theme) + 1) % ORDER.length]!);
+</script>
+
+<a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
+	>To the content</a
+>
+<header class="no-print border-b border-hair">
+	<div
+		class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2 sm:gap-x-7 sm:px-8"
+	>
+		<a href="/" class="figure text-[22px] font-bold tracking-tight" aria-label="Wendle, to the rack">Wendle</a
+		>
+		<nav class="flex gap-3.5 sm:gap-5" aria-label="Places">
+			{#each places as { href, label, on } (label)}
+				<a
+					{href}
+					aria-current={on ? 'page' : undefined}
+					class="flex min-h-9 items-center border-b-[3px] text-[16px] {on
+						? 'border-now font-semibold'
+						: 'border-transparent text-soft hover:text-ink'}">{label}</a
+				>
+			{/each}
+		</nav>
+		<div class="ml-auto flex items-center gap-2">
+			<label class="sr-only" for="units">Units</label>
+			<select
+				id="units"
+				class="figure min-h-8 rounded-[3px] border border-hair bg-transparent px-1.5 text-[14px]"
+				value={preferences.units}
+				onchange={(event) => (preferences.units = event.currentTarget.value as UnitSystem)}
+			>
+				{#each UNITS as { value, label } (value)}<option {value} class="bg-paper text-ink">{label}</option
+					>{/each}
+			</select>
+			<button
+				type="button"
+				class="grid size-8 place-items-center rounded-[3px] border border-hair"
+				aria-label="Theme: {preferences.theme}. Switch to {nextTheme}"
+				onclick={() => (preferences.theme = nextTheme)}><Icon size={16} /></button
+			>
+			<button
+				type="button"
+				class="figure hidden size-8 place-items-center rounded-[3px] border border-hair text-[16px] font-semibold sm:grid"
+				aria-label="Keys"
+				onclick={onhelp}>?</button
+			>
+		</div>
+	</div>
+</header>

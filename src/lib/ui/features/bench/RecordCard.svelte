@@ -1,0 +1,107 @@
+<script lang="ts">
+	import { withUnit, type JobSetup } from '$lib/core';
+	import type { RecordForm } from '$lib/schema/setup';
+	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
+	import type { WordedIssue } from '$lib/schema/words';
+	import { getLocalTimeZone, today } from '@internationalized/date';
+	import Field from '../../primitives/Field.svelte';
+	import { send } from '../../state/api';
+	import { usePreferences } from '../../state/preferences.svelte';
+
+	interface Props {
+		setupId: string;
+		plan: JobSetup['plan'];
+		onrecorded: () => void;
+	}
+	let { setupId, plan, onrecorded }: Props = $props();
+	const preferences = usePreferences();
+	const unit = $derived(smallUnit(preferences.units));
+
+	let form = $state<RecordForm>({
+		woundOn: today(getLocalTimeZone()).toString(),
+		turns: '',
+		depth: '',
+		gap: '',
+		note: ''
+	});
+	let issues = $state<readonly WordedIssue[]>([]);
+	let trouble = $state<string>();
+	let busy = $state(false);
+	const error = (field: keyof RecordForm): string | undefined =>
+		issues.find(({ path }) => path[0] === field)?.message;
+
+	async function submit(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		if (busy) return;
+		busy = true;
+		const reply = await send('POST', `/api/setups/${setupId}/records`, $state.snapshot(form));
+		busy = false;
+		issues = reply.kind === 'refused' ? reply.issues : [];
+		trouble =
+			reply.kind === 'unreachable'
+				? 'The server does not answer. What you typed stays here: try again in a moment.'
+				: reply.kind === 'refused' && !issues.some(({ path }) => String(path[0]) in form)
+					? (issues[0]?.message ?? 'That was not taken. Try again.')
+					: undefined;
+		if (reply.kind === 'ok') onrecorded();
+	}
+</script>
+
+<form onsubmit={submit} aria-labelledby="record-title" class="max-w-[560px]" novalidate>
+	<h2
+		id="record-title"
+		tabindex="-1"
+		class="text-[34px] leading-[1.1] font-bold tracking-tight sm:text-[42px]"
+	>
+		What came out?
+	</h2>
+	<p class="mt-3 text-[19px]">
+		Leave open what you did not measure. With turns and depth both, the length on the spool is known without
+		trusting anyone's diameter.
+	</p>
+	<div class="mt-6 grid gap-x-6 gap-y-4 sm:grid-cols-2">
+		<Field
+			label="Turns of backing"
+			inputmode="numeric"
+			value={form.turns}
+			placeholder="planned {showTurns(plan.turns)}"
+			error={error('turns')}
+			oninput={(value) => (form.turns = value)}
+		/>
+		<Field
+			label="Depth of the backing below the rim"
+			value={form.depth}
+			placeholder="planned {showSmall(plan.stopDepthMm, preferences.units)}"
+			error={error('depth')}
+			oninput={(value) => (form.depth = value)}
+			oncommit={(value) => (form.depth = withUnit(value, unit))}
+		/>
+		<Field
+			label="Gap with the line on"
+			value={form.gap}
+			placeholder="planned {showSmall(plan.gapMm, preferences.units)}"
+			error={error('gap')}
+			oninput={(value) => (form.gap = value)}
+			oncommit={(value) => (form.gap = withUnit(value, unit))}
+		/>
+		<Field
+			label="Wound on"
+			type="date"
+			value={form.woundOn}
+			error={error('woundOn')}
+			oninput={(value) => (form.woundOn = value)}
+		/>
+		<div class="sm:col-span-2">
+			<label for="note" class="block text-[13px] text-soft">Note</label>
+			<textarea
+				id="note"
+				rows="2"
+				maxlength="2000"
+				bind:value={form.note}
+				class="w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
+			></textarea>
+		</div>
+	</div>
+	{#if trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{trouble}</p>{/if}
+	<button type="submit" class="mt-5 action" disabled={busy}>Put it on the rack</button>
+</form>

@@ -1,0 +1,90 @@
+<script lang="ts">
+	import { fromMm, formatNumber, retrievePerTurnMm } from '$lib/core';
+	import {
+		longUnit,
+		showLongRange,
+		showRetrieve,
+		showSmallRange,
+		showTurns,
+		smallUnit
+	} from '$lib/schema/units';
+	import type { Workout } from '$lib/schema/workout';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import { judgement, measureNext } from './sentence';
+
+	let { workout, stale }: { workout: Workout; stale: boolean } = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const { fit, estimate } = $derived(workout);
+	const { ranges } = $derived(estimate);
+	const solved = $derived(fit.solved);
+	const small = $derived(smallUnit(units));
+	const long = $derived(longUnit(units));
+	const decimals = $derived(small === 'mm' ? 1 : 2);
+	const showsDepth = $derived(fit.fits && solved !== undefined);
+	const retrieveMm = $derived(retrievePerTurnMm(fit.layers[1]!.outerRadiusMm));
+</script>
+
+{#snippet row(label: string, value: string, unit: string, note: string, name: string)}
+	<div class="grid grid-cols-[1fr_auto] items-baseline border-t border-hair py-2">
+		<dt class="figure text-[15px]">{label}</dt>
+		<dd class="figure text-[24px] leading-none font-semibold" data-answer={name}>
+			{value}<span class="ml-1 text-[15px] font-medium">{unit}</span>
+		</dd>
+		<dd class="col-span-2 text-[13.5px] text-soft">{note}</dd>
+	</div>
+{/snippet}
+
+<div class={stale ? 'opacity-45' : ''} aria-live="polite" aria-atomic="true">
+	<h2 class="text-[15px] font-semibold">Stop winding backing at</h2>
+	<p class="figure mt-1 leading-none" data-answer="stop-depth">
+		{#if showsDepth}
+			<span class="px-1 text-[64px] font-bold tracking-tight marked"
+				>{formatNumber(fromMm(solved!.stopDepthMm, small), decimals)}</span
+			><span class="ml-1.5 text-[22px] font-medium">{small}</span>
+		{:else}
+			<span class="text-[40px] font-bold">no backing</span>
+		{/if}
+	</p>
+	<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
+		{#if showsDepth}
+			below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whatever the
+			backing
+		{:else}
+			the line alone fills this spool past the gap you want
+		{/if}
+	</p>
+	<dl>
+		{@render row(
+			'Backing',
+			formatNumber(fromMm(solved?.lengthMm ?? 0, long), 0),
+			long,
+			showsDepth
+				? `${showLongRange(ranges.lengthMm.low, ranges.lengthMm.high, units)}, nine times in ten`
+				: 'none fits',
+			'length'
+		)}
+		{@render row(
+			'Handle turns',
+			showTurns(solved?.turns ?? 0),
+			'',
+			showsDepth
+				? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}, then ${showTurns(fit.layers[1]!.turns)} of line`
+				: `${showTurns(fit.layers[1]!.turns)} of line`,
+			'turns'
+		)}
+		{@render row(
+			'Gap when done',
+			formatNumber(fromMm(fit.gapMm, small), decimals),
+			small,
+			`${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}; one turn then brings in ${showRetrieve(retrieveMm, units)}`,
+			'gap'
+		)}
+	</dl>
+	<p class="border-l-[3px] border-now py-0.5 pl-3 text-[16.5px] leading-snug" data-answer="judgement">
+		{judgement(workout, units)}
+	</p>
+	{#if measureNext(workout)}
+		<p class="mt-3 text-[13.5px] text-soft">{measureNext(workout)}</p>
+	{/if}
+</div>

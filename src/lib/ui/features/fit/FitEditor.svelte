@@ -1,0 +1,228 @@
+<script lang="ts">
+	import { afterNavigate, beforeNavigate, goto, replaceState } from '$app/navigation';
+	import { taperOf } from '$lib/core';
+	import type { SetupForm } from '$lib/schema/setup';
+	import { showLeader, showLong, showSmall, showTurns } from '$lib/schema/units';
+	import { lineLabel } from '$lib/schema/workout';
+	import Download from '@lucide/svelte/icons/download';
+	import { onDestroy } from 'svelte';
+	import { download, pngBlob, svgText } from '../../charts/export';
+	import Section from '../../charts/section/Section.svelte';
+	import Thread, { type ThreadPart } from '../../charts/thread/Thread.svelte';
+	import Sheet from '../../primitives/Sheet.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import { isShortcut } from '../../state/shortcuts';
+	import Answers from './Answers.svelte';
+	import FillFields from './FillFields.svelte';
+	import { FitState } from './fit-state.svelte';
+	import SaveNote from './SaveNote.svelte';
+	import SpoolFields from './SpoolFields.svelte';
+	import { SetupStore } from './store.svelte';
+
+	interface Props {
+		form: SetupForm;
+		saved?: { id: string; version: number } | undefined;
+		spoolId?: string | undefined;
+	}
+	let { form, saved, spoolId }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+
+	// The editor lives for one set-up: its page makes a new one for another.
+	// svelte-ignore state_referenced_locally
+	const fit = new FitState(
+		form,
+		() => preferences.units,
+		() => store.autosave.touch()
+	);
+	// svelte-ignore state_referenced_locally
+	const store = new SetupStore({
+		known: saved,
+		spoolId,
+		form: () => $state.snapshot(fit.form),
+		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id })
+	});
+
+	let ready = $state(false);
+	afterNavigate(() => (ready = true));
+	beforeNavigate(() => void store.autosave.flush());
+	onDestroy(() => store.autosave.stop());
+
+	const workout = $derived(fit.workout);
+	const layers = $derived(workout?.fit.layers);
+	let editor = $state<HTMLElement>();
+	let drawing = $state<SVGSVGElement>();
+
+	/** Leaving for the bench waits for the save: the bench reads what is kept, not what is typed. */
+	async function toBench(): Promise<void> {
+		if (!store.known) store.autosave.touch();
+		await store.autosave.flush();
+		if (store.known && store.autosave.state === 'saved') await goto(`/bench/${store.known.id}`);
+	}
+
+	function pick(part: ThreadPart): void {
+		const section = editor?.querySelector<HTMLElement>(`[data-part="${part}"]`);
+		section?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
+		section?.querySelector<HTMLElement>('input, select, [role=radio]')?.focus({ preventScroll: true });
+	}
+
+	async function save(kind: 'svg' | 'png'): Promise<void> {
+		if (!drawing) return;
+		const name = (fit.form.spool.name || 'spool').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+		const content =
+			kind === 'png' ? await pngBlob(drawing) : new Blob([svgText(drawing)], { type: 'image/svg+xml' });
+		download(`${name}.${kind}`, content);
+	}
+
+	function takeTheirs(): void {
+		if (store.conflict) fit.form = store.conflict.form;
+		store.settleConflict(false);
+	}
+
+	function onkeydown(event: KeyboardEvent): void {
+		if (event.key !== 'b' || !isShortcut(event) || fit.stale) return;
+		event.preventDefault();
+		void toBench();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+<svelte:document onvisibilitychange={() => document.hidden && void store.autosave.flush()} />
+
+<div class="mx-auto max-w-[1440px] px-4 sm:px-8" data-ready={ready || undefined}>
+	<div class="flex flex-wrap items-baseline gap-x-6 gap-y-1 pt-4">
+		<h1 class="min-w-0 flex-1">
+			<label for="spool-name" class="sr-only">Name of the spool</label>
+			<input
+				id="spool-name"
+				class="w-full min-w-0 bg-transparent text-[26px] leading-tight font-bold tracking-tight placeholder:text-soft"
+				placeholder="Name this spool"
+				maxlength="80"
+				value={fit.form.spool.name}
+				oninput={(event) => fit.change((form) => (form.spool.name = event.currentTarget.value))}
+			/>
+		</h1>
+		<SaveNote {store} />
+	</div>
+
+	<div class="border-b border-hair pt-3 pb-3">
+		<Thread
+			arborTurns={fit.form.fill.arborTurns}
+			joint={fit.form.fill.joint}
+			backing={{
+				label: workout?.material.label ?? 'Backing',
+				length: layers && !fit.stale ? showLong(layers[0]!.lengthMm, units) : '–'
+			}}
+			line={{
+				label: lineLabel(fit.form.fill.line.class),
+				length: layers ? showLong(layers[1]!.lengthMm, units) : '–',
+				sections: workout?.lineSections ?? taperOf(fit.form.fill.line.class)
+			}}
+			leader={{ length: workout ? showLeader(workout.leaderMm, units) : '–' }}
+			onpick={pick}
+		/>
+	</div>
+
+	<div
+		class="grid gap-x-7 pb-28 lg:grid-cols-[300px_minmax(0,1fr)_284px] lg:pb-10 xl:grid-cols-[312px_minmax(0,1fr)_290px]"
+	>
+		<div bind:this={editor} class="space-y-5 pt-4">
+			<section class="space-y-2.5" aria-label="Spool" data-part="spool">
+				<h2 class="text-[15px] font-semibold">Spool</h2>
+				<SpoolFields {fit} />
+			</section>
+			<FillFields {fit} />
+		</div>
+
+		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
+			<div class="relative border border-ink bg-paper">
+				{#if workout}
+					<div class={fit.stale ? 'opacity-45' : ''}>
+						<Section {workout} {units} maxHeight={566} ongap={(mm) => fit.setGapMm(mm)} bind:svg={drawing} />
+					</div>
+					<div class="figure flex flex-wrap border-t border-ink text-[12.5px]">
+						<span class="border-r border-ink px-3 py-1.5">Section, true to scale</span>
+						<span class="px-3 py-1.5 text-soft">a circle is a turn, a soft band the doubt</span>
+						<span class="no-print ml-auto flex">
+							<button
+								type="button"
+								class="flex items-center gap-1 border-l border-ink px-2.5"
+								onclick={() => save('svg')}
+							>
+								<Download size={13} />SVG
+							</button>
+							<button
+								type="button"
+								class="flex items-center gap-1 border-l border-ink px-2.5"
+								onclick={() => save('png')}
+							>
+								<Download size={13} />PNG
+							</button>
+						</span>
+					</div>
+				{:else}
+					<div class="grid min-h-[420px] place-items-center p-8">
+						<div class="max-w-[34ch] space-y-3">
+							<p class="figure text-[22px] leading-snug font-semibold">
+								{fit.form.spool.way === 'rated'
+									? 'Type the figure from the box.'
+									: 'Measure across the rims, across the arbor and between the flanges.'}
+							</p>
+							<p class="text-soft">
+								{fit.form.spool.way === 'rated'
+									? 'The maker says: this line and so many yards of backing. That is enough for a first answer; measuring rim and width makes it yours.'
+									: 'Calipers are best, a rule will do. Type "3 3/8 in" or "85 mm", whichever you read.'}
+							</p>
+						</div>
+					</div>
+				{/if}
+			</div>
+		</div>
+
+		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
+			{#if workout}
+				<Answers {workout} stale={fit.stale} />
+				<button type="button" class="mt-4 action" disabled={fit.stale} onclick={toBench}>
+					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
+				</button>
+			{:else}
+				<h2 class="text-[15px] font-semibold">Four answers will stand here</h2>
+				<ul class="mt-2 space-y-1 text-soft">
+					<li>the depth to stop winding at,</li>
+					<li>the length of backing to buy,</li>
+					<li>the turns it takes,</li>
+					<li>the gap that is left.</li>
+				</ul>
+			{/if}
+		</div>
+	</div>
+
+	{#if workout && layers}
+		<div
+			class="figure fixed inset-x-0 bottom-0 z-20 grid grid-cols-4 border-t-2 border-ink bg-paper px-2 py-2 text-center lg:hidden {fit.stale
+				? 'text-soft'
+				: ''}"
+		>
+			{#each [['stop at', showSmall(layers[0]!.depthMm, units)], ['backing', showLong(layers[0]!.lengthMm, units)], ['turns', showTurns(layers[0]!.turns)], ['gap', showSmall(workout.fit.gapMm, units)]] as [label, value], i (label)}
+				<div>
+					<div class="text-[12px] text-soft">{label}</div>
+					<div class="text-[18px] leading-tight font-semibold">
+						<span class={i === 0 ? 'px-0.5 marked' : ''}>{value}</span>
+					</div>
+				</div>
+			{/each}
+		</div>
+	{/if}
+</div>
+
+<Sheet
+	open={store.conflict !== undefined}
+	alert
+	title="Changed in another window"
+	description="Someone, perhaps you, saved this set-up meanwhile. Nothing is lost: choose which one to go on with."
+>
+	<div class="flex flex-wrap gap-3">
+		<button type="button" class="action" onclick={() => store.settleConflict(true)}>Keep what is here</button>
+		<button type="button" class="action-quiet" onclick={takeTheirs}>Take the other one</button>
+	</div>
+</Sheet>

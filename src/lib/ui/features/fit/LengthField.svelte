@@ -1,0 +1,43 @@
+<script lang="ts">
+	import { fromMm, parseLength, formatNumber, type LengthUnit } from '$lib/core';
+	import type { SetupForm } from '$lib/schema/setup';
+	import Field from '../../primitives/Field.svelte';
+	import type { FitState } from './fit-state.svelte';
+
+	/** A length of the set-up: typed with any unit, kept as typed, read back in the shown unit beside it. */
+	interface Props {
+		fit: FitState;
+		label: string;
+		path: (string | number)[];
+		unit: LengthUnit;
+		get: (form: SetupForm) => string;
+		set: (form: SetupForm, value: string) => void;
+		placeholder?: string;
+		/** Shown where there is no conversion to show. */
+		aside?: string;
+	}
+	let { fit, label, path, unit, get, set, placeholder, aside }: Props = $props();
+
+	const DECIMALS: Record<LengthUnit, number> = { mm: 1, cm: 1, m: 1, in: 3, ft: 1, yd: 1 };
+	const value = $derived(get(fit.form));
+	/** Typed in another unit than the shown one: what it comes to. */
+	const converted = $derived.by(() => {
+		const read = parseLength(value, unit);
+		if (!read.ok || value.trim().endsWith(unit) || /^[\d.,\s]*$/.test(value)) return undefined;
+		return `= ${formatNumber(fromMm(read.value, unit), DECIMALS[unit])} ${unit}`;
+	});
+	const bare = $derived(/^[\d.,\s/-]*$/.test(value));
+</script>
+
+<Field
+	{label}
+	{value}
+	placeholder={placeholder ?? ''}
+	aside={converted ?? (bare && value !== '' ? unit : (aside ?? (value === '' ? unit : '')))}
+	error={fit.error(...path)}
+	oninput={(typed) => fit.change((form) => set(form, typed))}
+	oncommit={(typed) => {
+		const settled = fit.settled(typed, unit);
+		if (settled !== value) fit.change((form) => set(form, settled));
+	}}
+/>

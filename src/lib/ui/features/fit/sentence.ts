@@ -1,0 +1,63 @@
+import type { Remedy, Share } from '$lib/core';
+import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/schema/units';
+import { lineCode, type Workout } from '$lib/schema/workout';
+
+function remedyWords(remedy: Remedy, units: UnitSystem): string {
+	switch (remedy.kind) {
+		case 'thinner-backing':
+			return `${remedy.material.label.toLowerCase()} would take ${showLong(remedy.lengthMm, units)}`;
+		case 'smaller-gap':
+			return `a gap of ${showSmall(remedy.gapMm, units)} would take ${showLong(remedy.lengthMm, units)}`;
+		case 'no-backing':
+			return `with no backing at all the gap comes to ${showSmall(remedy.gapMm, units)}`;
+		case 'shorter-line':
+			return `cut ${showLong(remedy.cutMm, units)} off its rear`;
+		case 'lighter-line':
+			return `a ${lineCode(remedy.line)} fits over ${showLong(remedy.lengthMm, units)} of backing`;
+	}
+}
+
+const either = (remedies: readonly Remedy[], units: UnitSystem): string => {
+	const words = remedies.map((remedy) => remedyWords(remedy, units));
+	return words.length > 1 ? `${words.slice(0, -1).join(', ')}, or ${words.at(-1)!}` : words.join('');
+};
+
+/** One sentence or two that a practitioner would say of this fit. */
+export function judgement(workout: Workout, units: UnitSystem): string {
+	const { verdict, fit, estimate } = workout;
+	if (verdict.kind === 'too-big') {
+		const by = showLong(Math.max(verdict.excess.lengthMm, 1000), units);
+		return `Too much line for this spool, by about ${by}. What would work: ${either(verdict.remedies, units)}.`;
+	}
+	const { stopDepthMm = 0 } = fit.solved ?? {};
+	const wind = `Fits. Wind to ${showSmall(stopDepthMm, units)} below the rim; buy ${showToBuy(estimate.ranges.lengthMm.high, units)} to be sure.`;
+	const usual = `about ${showLong(verdict.usualMm, units)} is usual under a #${workout.line.number}`;
+	const backing = {
+		short: `Little backing: ${usual}.${verdict.remedies.length > 0 ? ` More room: ${either(verdict.remedies, units)}.` : ''}`,
+		usual: `Backing as is usual under a #${workout.line.number}.`,
+		plenty: `Plenty of backing: ${usual}, so a wider gap costs nothing.`
+	}[verdict.backing];
+	const rub = verdict.mayRub ? ' It may rub: leave a little more gap, or measure again.' : '';
+	return `${wind} ${backing}${rub}`;
+}
+
+const MEASURES: Partial<Record<Share['key'], string>> = {
+	rim: 'across the rims',
+	arbor: 'across the arbor',
+	width: 'the width between the flanges',
+	frame: 'inside the frame',
+	diameter: 'the backing, by wraps on a rule',
+	bulk: 'the fly line',
+	'arbor-shape': 'the rim and the width',
+	'width-shape': 'the rim and the width'
+};
+
+/** Which measurement would narrow the length most, as advice; undefined when none stands out. */
+export function measureNext(workout: Workout): string | undefined {
+	const worth = workout.estimate.lengthShares.find(
+		({ key }) => MEASURES[key] !== undefined && key !== 'bulk'
+	);
+	return worth && worth.share > 0.2
+		? `Most of the doubt about the length is in ${MEASURES[worth.key]!}: measure that more closely first.`
+		: undefined;
+}

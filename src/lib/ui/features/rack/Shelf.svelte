@@ -1,0 +1,78 @@
+<script lang="ts">
+	import { DateFormatter, getLocalTimeZone, parseDate } from '@internationalized/date';
+	import Trash from '@lucide/svelte/icons/trash-2';
+	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
+	import Strand from '../../charts/thread/Strand.svelte';
+	import type { RackEntry } from './entry';
+
+	interface Props {
+		entries: readonly RackEntry[];
+		onremove: (entry: RackEntry) => void;
+	}
+	let { entries, onremove }: Props = $props();
+
+	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
+	const SCALE = 2.9;
+	const tallest = $derived(
+		Math.max(60, ...entries.map(({ drawing }) => 2 * (drawing?.spool.rimRadiusMm ?? 0))) * SCALE + 24
+	);
+	const dates = new DateFormatter('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+	const showDate = (iso: string): string => dates.format(parseDate(iso).toDate(getLocalTimeZone()));
+</script>
+
+<ul class="grid grid-cols-2 sm:grid-cols-[repeat(auto-fill,minmax(172px,1fr))]">
+	{#each entries as entry (entry.id)}
+		<li class="group relative flex flex-col pb-8" data-spool={entry.name}>
+			<a href={entry.href} class="flex flex-1 flex-col outline-offset-[-2px]">
+				<span
+					class="flex items-end justify-center border-b-[3px] border-ink px-2"
+					style="height: {tallest}px"
+				>
+					{#if entry.drawing}
+						<SpoolGlyph {...entry.drawing} scale={SCALE} />
+					{:else}
+						<span class="mb-3 max-w-[12ch] text-center text-[13.5px] text-soft">no measures yet</span>
+					{/if}
+				</span>
+				<span class="figure mt-2.5 pr-4 text-[17px] leading-tight font-semibold group-hover:underline"
+					>{entry.name}</span
+				>
+				{#if entry.sections}
+					<span class="mt-1 mr-4 flex {entry.drawing?.faint ? 'opacity-50' : ''}">
+						<span class="flex-[10]"><Strand role="backing" /></span>
+						<span class="flex-[13]"><Strand role="line" sections={entry.sections} /></span>
+						<span class="flex-[4]"><Strand role="leader" /></span>
+					</span>
+				{/if}
+				{#each entry.facts as fact (fact)}
+					<span class="figure pr-3 text-[14px] leading-snug">{fact}</span>
+				{/each}
+				<span class="pr-3 text-[13.5px] text-soft">
+					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDate(entry.woundOn)}{/if}
+				</span>
+			</a>
+			<div class="mt-1.5 flex items-center gap-2 pr-3">
+				{#if entry.job}
+					<a
+						href={entry.job.href}
+						class="figure text-[14px] font-semibold underline decoration-2 underline-offset-4"
+					>
+						{#if entry.job.done > 0}
+							<span class="px-0.5 marked">Carry on</span>, {entry.job.done} of {entry.job.total} done
+						{:else}
+							To the bench
+						{/if}
+					</a>
+				{/if}
+				<button
+					type="button"
+					class="ml-auto grid size-7 place-items-center rounded-sm text-soft opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100 max-lg:opacity-100"
+					aria-label="Take {entry.name} off the rack"
+					onclick={() => onremove(entry)}
+				>
+					<Trash size={15} />
+				</button>
+			</div>
+		</li>
+	{/each}
+</ul>

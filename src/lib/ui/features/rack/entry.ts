@@ -1,0 +1,109 @@
+import { jobSteps, type LineSection, type Spool } from '$lib/core';
+import type { WindRecord } from '$lib/schema/record';
+import type { SetupForm, SpoolForm } from '$lib/schema/setup';
+import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
+import { jobOf, lineCode, workOut, type Workout } from '$lib/schema/workout';
+import { asWound } from '$lib/schema/wound';
+import { plannedLayers, woundLayers, type DrawnLayer } from '../../charts/section/layers';
+
+/** What the rack knows of a spool: the newest winding, and a set-up not wound yet. */
+export interface RackData {
+	readonly id: string;
+	readonly form: SpoolForm;
+	readonly wound?: WindRecord;
+	readonly planned?: { readonly id: string; readonly form: SetupForm; readonly ticks: readonly string[] };
+	readonly setupId?: string;
+}
+
+/** A spool as it stands on the shelf. */
+export interface RackEntry {
+	readonly id: string;
+	readonly name: string;
+	readonly hand: string;
+	readonly href: string;
+	readonly drawing?: {
+		readonly spool: Spool;
+		readonly layers: readonly DrawnLayer[];
+		readonly faint: boolean;
+	};
+	/** The line's taper, for its strand. */
+	readonly sections?: readonly LineSection[];
+	/** Short facts, one a line. */
+	readonly facts: readonly string[];
+	/** When it was wound, ISO date. */
+	readonly woundOn?: string;
+	/** A job begun or waiting. */
+	readonly job?: { readonly href: string; readonly done: number; readonly total: number };
+}
+
+function woundEntry(
+	record: WindRecord,
+	units: UnitSystem
+): Pick<RackEntry, 'drawing' | 'facts' | 'sections' | 'woundOn'> {
+	const wound = asWound(record.form, record);
+	if (!wound) return { facts: [], woundOn: record.woundOn };
+	const gapMm = wound.spool.gapFromRadiusMm - wound.surfaceRadiusMm;
+	return {
+		woundOn: record.woundOn,
+		sections: wound.workout.lineSections,
+		drawing: { spool: wound.spool, layers: woundLayers(wound, record.turns), faint: false },
+		facts: facts(wound.workout, record.backingMm, record.backingMeasured, units).concat(
+			record.gapMm === null
+				? `gap ${showSmall(gapMm, units)} planned`
+				: `gap ${showSmall(record.gapMm, units)}`
+		)
+	};
+}
+
+function facts(workout: Workout, backingMm: number, measured: boolean, units: UnitSystem): string[] {
+	const line = workout.fit.layers[1]!;
+	const about = measured ? '' : 'about ';
+	return [
+		`${lineCode(workout.line)}, ${showLong(line.lengthMm, units)}`,
+		`${about}${showLong(backingMm, units)}, ${workout.material.short}`
+	];
+}
+
+function plannedEntry(form: SetupForm, units: UnitSystem): Pick<RackEntry, 'drawing' | 'facts' | 'sections'> {
+	const worked = workOut(form, units);
+	if (!worked.ok) return { facts: ['not worked out yet'] };
+	const { fit, known } = worked.value;
+	return {
+		sections: worked.value.lineSections,
+		drawing: { spool: known.spool, layers: plannedLayers(worked.value), faint: true },
+		facts: [
+			...facts(worked.value, fit.layers[0]!.lengthMm, false, units),
+			`gap ${showSmall(fit.gapMm, units)} planned`
+		]
+	};
+}
+
+function jobEntry(
+	planned: NonNullable<RackData['planned']>,
+	units: UnitSystem
+): RackEntry['job'] | undefined {
+	const worked = workOut(planned.form, units);
+	if (!worked.ok) return undefined;
+	const steps = jobSteps(jobOf(planned.form, worked.value));
+	const done = steps.filter(({ key }) => planned.ticks.includes(key)).length;
+	return { href: `/bench/${planned.id}`, done, total: steps.length };
+}
+
+/** What is on the spool now if it was wound, else what is planned for it. */
+export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
+	const { id, form, wound, planned, setupId } = data;
+	const shown = wound
+		? woundEntry(wound, units)
+		: planned
+			? plannedEntry(planned.form, units)
+			: { facts: [] };
+	const job = planned && jobEntry(planned, units);
+	return {
+		id,
+		name: form.name || 'Unnamed spool',
+		hand: form.hand,
+		href: setupId === undefined ? `/fit/new?spool=${id}` : `/fit/${setupId}`,
+		...shown,
+		...(job && { job })
+	};
+}

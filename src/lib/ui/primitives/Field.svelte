@@ -1,0 +1,47 @@
+<script lang="ts">
+	import type { HTMLInputAttributes } from 'svelte/elements';
+
+	interface Props extends Omit<HTMLInputAttributes, 'value' | 'oninput' | 'onchange'> {
+		label: string;
+		value: string;
+		/** Every keystroke. */
+		oninput: (value: string) => void;
+		/** Typing is done: the place to make a bare number's unit explicit. */
+		oncommit?: (value: string) => void;
+		/** Quiet note after the value: the unit a bare number takes, the spread, a conversion. */
+		aside?: string;
+		/** What is wrong and what to do. Held back while the person is still typing. */
+		error?: string | undefined;
+	}
+	let { label, value, oninput, oncommit, aside, error, ...rest }: Props = $props();
+	const id = $props.id();
+	let typing = $state(false);
+	const shownError = $derived(typing ? undefined : error);
+</script>
+
+<div class="min-w-0">
+	<label for={id} class="block text-[13px] text-soft">{label}</label>
+	<div class="flex items-baseline gap-2 border-b-[1.5px] py-0.5 {shownError ? 'border-warn' : 'border-ink'}">
+		<input
+			{id}
+			{value}
+			autocomplete="off"
+			spellcheck="false"
+			class="w-full min-w-0 flex-1 rounded-sm bg-transparent py-0.5 text-[17px] font-medium placeholder:font-normal placeholder:text-soft"
+			aria-invalid={shownError ? true : undefined}
+			aria-describedby={shownError ? `${id}-error` : aside ? `${id}-aside` : undefined}
+			oninput={(event) => {
+				typing = true;
+				oninput(event.currentTarget.value);
+			}}
+			onchange={(event) => {
+				typing = false;
+				oncommit?.(event.currentTarget.value);
+			}}
+			onblur={() => (typing = false)}
+			{...rest}
+		/>
+		{#if aside}<span id="{id}-aside" class="figure shrink-0 text-[13px] text-soft">{aside}</span>{/if}
+	</div>
+	{#if shownError}<p id="{id}-error" class="mt-1 text-[13.5px] text-warn">{shownError}</p>{/if}
+</div>

@@ -1,0 +1,26 @@
+<script lang="ts" generics="V extends string | number">
+	interface Props {
+		label: string;
+		options: readonly { value: V; label: string }[];
+		value: V;
+		onchange: (value: V) => void;
+		/** Label for a screen reader only. */
+		quiet?: boolean;
+	}
+	let { label, options, value, onchange, quiet = false }: Props = $props();
+	const id = $props.id();
+</script>
+
+<div class="min-w-0">
+	<label for={id} class={quiet ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
+	<select
+		{id}
+		{value}
+		class="w-full rounded-none border-b-[1.5px] border-ink bg-transparent py-1 text-[15.5px] font-medium"
+		onchange={(event) => onchange(options[event.currentTarget.selectedIndex]!.value)}
+	>
+		{#each options as option (option.value)}
+			<option value={option.value} class="bg-paper text-ink">{option.label}</option>
+		{/each}
+	</select>
+</div>

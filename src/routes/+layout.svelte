@@ -1,0 +1,54 @@
+<script lang="ts">
+	import { goto } from '$app/navigation';
+	import Masthead from '$lib/ui/features/Masthead.svelte';
+	import Sheet from '$lib/ui/primitives/Sheet.svelte';
+	import { providePreferences } from '$lib/ui/state/preferences.svelte';
+	import { isShortcut } from '$lib/ui/state/shortcuts';
+	import { Toaster } from 'svelte-sonner';
+	import '../app.css';
+
+	let { data, children } = $props();
+	// svelte-ignore state_referenced_locally
+	const preferences = providePreferences(data.units, data.theme);
+	let help = $state(false);
+
+	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
+	const KEYS: Record<string, () => void> = {
+		'?': () => (help = true),
+		r: () => void goto('/'),
+		n: () => void goto('/fit/new'),
+		u: () => (preferences.units = NEXT_UNITS[preferences.units])
+	};
+	const SHEET: readonly [string, string][] = [
+		['R', 'the rack'],
+		['N', 'a new set-up'],
+		['B', 'from Fit to the bench'],
+		['U', 'other units'],
+		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],
+		['Space', 'on the bench: done, next step'],
+		['← →', 'on the bench: step back and forth'],
+		['?', 'this sheet']
+	];
+</script>
+
+<svelte:window
+	onkeydown={(event) => {
+		const act = KEYS[event.key];
+		if (!act || !isShortcut(event)) return;
+		event.preventDefault();
+		act();
+	}}
+/>
+
+<Masthead onhelp={() => (help = true)} />
+<main id="main">{@render children()}</main>
+<Toaster position="bottom-center" theme={preferences.theme} toastOptions={{ duration: 8000 }} />
+
+<Sheet bind:open={help} title="Keys">
+	<dl class="grid grid-cols-[5rem_1fr] gap-y-2">
+		{#each SHEET as [key, does] (key)}
+			<dt class="figure font-semibold">{key}</dt>
+			<dd>{does}</dd>
+		{/each}
+	</dl>
+</Sheet>

@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { invalidate } from '$app/navigation';
+	import EmptyRack from '$lib/ui/features/rack/EmptyRack.svelte';
+	import { rackEntry, type RackEntry } from '$lib/ui/features/rack/entry';
+	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
+	import { send } from '$lib/ui/state/api';
+	import { usePreferences } from '$lib/ui/state/preferences.svelte';
+	import Plus from '@lucide/svelte/icons/plus';
+	import { toast } from 'svelte-sonner';
+
+	let { data } = $props();
+	const preferences = usePreferences();
+	const entries = $derived(data.rack.map((spool) => rackEntry(spool, preferences.units)));
+	const begun = $derived(entries.filter(({ job }) => job && job.done > 0).length);
+
+	async function putBack(id: string): Promise<void> {
+		await send('POST', `/api/spools/${id}/restore`);
+		await invalidate('wendle:rack');
+	}
+
+	async function remove({ id, name }: RackEntry): Promise<void> {
+		const reply = await send('DELETE', `/api/spools/${id}`);
+		if (reply.kind !== 'ok') {
+			toast.error(`${name} is still on the rack: the server did not answer. Try again.`);
+			return;
+		}
+		await invalidate('wendle:rack');
+		toast(`${name} is off the rack.`, { action: { label: 'Put it back', onClick: () => void putBack(id) } });
+	}
+</script>
+
+<svelte:head><title>Rack · Wendle</title></svelte:head>
+
+<div class="mx-auto max-w-[1440px] px-4 sm:px-8">
+	{#if entries.length === 0}
+		<h1 class="sr-only">Rack</h1>
+		<EmptyRack />
+	{:else}
+		<div class="flex flex-wrap items-end gap-x-6 gap-y-2 pt-5 pb-2">
+			<h1 class="text-[26px] leading-tight font-bold tracking-tight">
+				{entries.length === 1 ? 'One spool' : `${entries.length} spools`}{begun > 0
+					? `, ${begun} on the bench`
+					: ''}
+			</h1>
+			<p class="flex items-center gap-2 text-[13.5px] text-soft">
+				<svg width="43" height="43" viewBox="-21.5 -21.5 43 43" aria-hidden="true" class="-my-2">
+					<circle r="21" fill="none" stroke="var(--soft)" /><circle
+						r="17.5"
+						fill="none"
+						stroke="var(--soft)"
+						stroke-dasharray="1 2"
+					/>
+				</svg>
+				cut along the axle, all to one scale; the coin is 20 mm
+			</p>
+			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
+		</div>
+		<Shelf {entries} onremove={remove} />
+	{/if}
+</div>

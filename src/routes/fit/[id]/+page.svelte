@@ -1,0 +1,12 @@
+<script lang="ts">
+	import FitEditor from '$lib/ui/features/fit/FitEditor.svelte';
+
+	let { data } = $props();
+	const title = $derived(data.form.spool.name || 'New set-up');
+</script>
+
+<svelte:head><title>{title} · Fit · Wendle</title></svelte:head>
+
+{#key data.saved?.id ?? data.spoolId ?? 'new'}
+	<FitEditor form={data.form} saved={data.saved} spoolId={data.spoolId} />
+{/key}
