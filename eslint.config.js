@@ -35,6 +35,10 @@ export default tseslint.config(
 		rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' }
 	},
 	{
+		files: ['**/*.cjs'],
+		rules: { '@typescript-eslint/no-require-imports': 'off' }
+	},
+	{
 		files: ['src/lib/core/**/*.ts'],
 		ignores: ['**/*.test.ts', '**/*.bench.ts'],
 		rules: {

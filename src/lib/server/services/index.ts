@@ -3,7 +3,6 @@ import { database } from '../db';
 import * as setups from './setups';
 
 export { openApiDocument } from './openapi';
-export type { RackSpool, SavedSetup } from './setups';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
 

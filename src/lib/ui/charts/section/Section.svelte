@@ -34,9 +34,9 @@
 
 	const wound = $derived(plannedLayers(workout));
 
-	const depthX = $derived(layout.leftPx - (layout.narrow ? 30 : 42));
+	const depthX = $derived(layout.leftPx - (layout.narrow ? 34 : 42));
 	const gapX = $derived(layout.rightPx + (layout.narrow ? 36 : 60));
-	const ruleX = $derived(layout.narrow ? 30 : layout.leftPx - 84);
+	const ruleX = $derived(layout.leftPx - 84);
 	const pencilR = $derived((PENCIL_MM / 2) * layout.scale);
 
 	/** A surface known only within a range is a soft band from the low to the high estimate. */
@@ -128,13 +128,16 @@
 		{/if}
 
 		<!-- diameter rule -->
-		<g>
-			<text class="quiet" x={ruleX - 22} y={y(spool.rimRadiusMm) - 9}>Ø mm</text>
-			{#each ruleTicks(spool) as { radiusMm, label } (radiusMm)}
-				<path d="M{ruleX} {y(radiusMm)}h{label ? 11 : 6}" stroke="var(--soft)" />
-				{#if label}<text class="quiet" x={ruleX - 5} y={y(radiusMm) + 4} text-anchor="end">{label}</text>{/if}
-			{/each}
-		</g>
+		{#if !layout.narrow}
+			<g>
+				<text class="quiet" x={ruleX - 22} y={y(spool.rimRadiusMm) - 9}>Ø mm</text>
+				{#each ruleTicks(spool) as { radiusMm, label } (radiusMm)}
+					<path d="M{ruleX} {y(radiusMm)}h{label ? 11 : 6}" stroke="var(--soft)" />
+					{#if label}<text class="quiet" x={ruleX - 5} y={y(radiusMm) + 4} text-anchor="end">{label}</text
+						>{/if}
+				{/each}
+			</g>
+		{/if}
 
 		{#if workout.fit.solved && !over}
 			<Dimension

@@ -19,7 +19,7 @@ export interface SectionLayout extends Frame {
 /** Pixels kept free beside the spool for the rule and the dimension lines. */
 const MARGINS = {
 	wide: { left: 116, right: 124, top: 26, bottom: 46 },
-	narrow: { left: 78, right: 62, top: 24, bottom: 40 }
+	narrow: { left: 68, right: 62, top: 24, bottom: 40 }
 };
 
 /** Below this width the drawing uses its narrow margins, px. */

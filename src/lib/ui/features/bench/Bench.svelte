@@ -48,7 +48,13 @@
 	};
 	function onkeydown(event: KeyboardEvent): void {
 		const act = KEYS[event.key];
-		if (!act || !isShortcut(event) || (event.key === ' ' && (ownsSpace(event.target) || progress.recording)))
+		// A pedal held down, or a key that repeats, is one step all the same.
+		if (
+			!act ||
+			event.repeat ||
+			!isShortcut(event) ||
+			(event.key === ' ' && (ownsSpace(event.target) || progress.recording))
+		)
 			return;
 		event.preventDefault();
 		void show(act);

@@ -21,7 +21,6 @@ export class FitState {
 	});
 	readonly stale = $derived(!this.result.ok);
 	readonly issues = $derived.by(() => (this.result.ok ? [] : this.result.issues.map(wordIssue)));
-	readonly #byField = $derived(new Map(this.issues.map((issue) => [keyOf(issue.path), issue])));
 
 	constructor(form: SetupForm, units: () => UnitSystem, onchange: () => void) {
 		this.form = form;
@@ -31,7 +30,8 @@ export class FitState {
 
 	/** What is wrong with a field. An empty field is not wrong, only not there yet. */
 	error(...path: (string | number)[]): string | undefined {
-		const issue = this.#byField.get(keyOf(path));
+		const key = keyOf(path);
+		const issue = this.issues.find((issue) => keyOf(issue.path) === key);
 		return issue && issue.code !== 'missing_value' ? issue.message : undefined;
 	}
 

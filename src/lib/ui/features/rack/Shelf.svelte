@@ -57,7 +57,9 @@
 						href={entry.job.href}
 						class="figure text-[14px] font-semibold underline decoration-2 underline-offset-4"
 					>
-						{#if entry.job.done > 0}
+						{#if entry.job.done === entry.job.total}
+							<span class="px-0.5 marked">Write down what came out</span>
+						{:else if entry.job.done > 0}
 							<span class="px-0.5 marked">Carry on</span>, {entry.job.done} of {entry.job.total} done
 						{:else}
 							To the bench

@@ -1,0 +1,135 @@
+import { expect, test } from './server';
+
+const EXAMPLE = {
+	spool: { rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 },
+	stack: [
+		{ role: 'backing', diameterMm: 0.48, layEfficiency: 0.9 },
+		{
+			role: 'line',
+			layEfficiency: 0.88,
+			sections: [
+				{ lengthM: 15.6, startDiameterMm: 0.9, endDiameterMm: 0.9 },
+				{ lengthM: 1.9, startDiameterMm: 0.9, endDiameterMm: 1.25 },
+				{ lengthM: 8.0, startDiameterMm: 1.25, endDiameterMm: 1.25 },
+				{ lengthM: 1.8, startDiameterMm: 1.25, endDiameterMm: 0.9 },
+				{ lengthM: 0.15, startDiameterMm: 0.9, endDiameterMm: 0.9 }
+			]
+		}
+	],
+	gapMm: 4
+};
+const JSON_TYPE = { 'content-type': 'application/json' };
+
+test('POST /api/fit answers the documented example', async ({ server }) => {
+	const response = await fetch(`${server.url}/api/fit`, {
+		method: 'POST',
+		headers: JSON_TYPE,
+		body: JSON.stringify(EXAMPLE)
+	});
+	expect(response.status).toBe(200);
+	const answer = (await response.json()) as {
+		fits: boolean;
+		solved: { lengthM: number; stopDepthMm: number };
+	};
+	expect(answer.fits).toBe(true);
+	expect(answer.solved.lengthM).toBeCloseTo(147.83, 2);
+	expect(answer.solved.stopDepthMm).toBeCloseTo(11.43, 2);
+});
+
+const text = JSON.stringify(EXAMPLE);
+const refused: [name: string, body: string, status: number][] = [
+	['no JSON', '{ "spool": ', 400],
+	['nothing', '', 400],
+	['NaN', text.replace('21', 'NaN'), 400],
+	['1e308', text.replace('21', '1e308'), 422],
+	['1e999', text.replace('21', '1e999'), 422],
+	['a width of 0', text.replace('21', '0'), 422],
+	['an arbor wider than the rim', text.replace('38', '90'), 422],
+	['a packing above hexagonal', text.replace('0.9}', '1.2}'), 422],
+	['a string for a number', text.replace('21', '"21"'), 422],
+	['a deep nest', `${'['.repeat(50_000)}${']'.repeat(50_000)}`, 422],
+	['a polluted prototype', text.replace('{', '{"__proto__":{"x":1},'), 422],
+	['10 MB', `"${'x'.repeat(10 * 1024 * 1024)}"`, 413],
+	['10 MB of numbers', `[${'1,'.repeat(5 * 1024 * 1024)}1]`, 413]
+];
+for (const [name, body, status] of refused)
+	test(`POST /api/fit refuses ${name} with ${status}`, async ({ server }) => {
+		const response = await fetch(`${server.url}/api/fit`, { method: 'POST', headers: JSON_TYPE, body });
+		expect(response.status).toBe(status);
+		const { issues } = (await response.json()) as {
+			issues: { code: string; path: unknown[]; message: string }[];
+		};
+		expect(issues.length).toBeGreaterThan(0);
+		for (const issue of issues) {
+			expect(issue.code).toMatch(/^[a-z_]+$/);
+			expect(Array.isArray(issue.path)).toBe(true);
+			expect(issue.message.length).toBeGreaterThan(10);
+		}
+	});
+
+test('a body that is not called JSON, and one of unknown length', async ({ server }) => {
+	const plain = await fetch(`${server.url}/api/fit`, {
+		method: 'POST',
+		body: text,
+		headers: { 'content-type': 'text/csv' }
+	});
+	expect(plain.status).toBe(400);
+	const endless = new ReadableStream({
+		pull: (controller) => controller.enqueue(new TextEncoder().encode('x'.repeat(65_536)))
+	});
+	const streamed = await fetch(`${server.url}/api/fit`, {
+		method: 'POST',
+		headers: JSON_TYPE,
+		body: endless,
+		duplex: 'half'
+	} as RequestInit).catch(() => undefined);
+	// Either the answer arrived, or the connection was closed on a body without end; the server lives on.
+	expect([413, undefined]).toContain(streamed?.status);
+	expect((await fetch(server.url)).status).toBe(200);
+});
+
+test('the largest stack taken is answered at once', async ({ server }) => {
+	const sections = Array.from({ length: 60 }, (_, i) => ({
+		lengthM: 0.3,
+		startDiameterMm: 0.8 + (i % 7) / 10,
+		endDiameterMm: 0.8 + ((i + 1) % 7) / 10
+	}));
+	const profile = Array.from({ length: 50 }, (_, i) => ({ diameterMm: 38 + 2 * i, widthMm: 20 + (i % 5) }));
+	const stack = Array.from({ length: 12 }, (_, i) =>
+		i === 0 ? { role: 'backing', diameterMm: 0.48 } : { role: 'line', sections }
+	);
+	const response = await fetch(`${server.url}/api/fit`, {
+		method: 'POST',
+		headers: JSON_TYPE,
+		body: JSON.stringify({ spool: { profile }, stack }),
+		signal: AbortSignal.timeout(10_000)
+	});
+	expect(response.status).toBe(200);
+});
+
+test('GET /api/openapi.json describes it from the same schemas', async ({ server }) => {
+	const document = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as {
+		openapi: string;
+		paths: Record<string, Record<string, { responses: Record<string, unknown> }>>;
+		components: { schemas: Record<string, { properties: Record<string, unknown>; required: string[] }> };
+	};
+	expect(document.openapi).toMatch(/^3\.1/);
+	expect(Object.keys(document.paths['/api/fit']!['post']!.responses).sort()).toEqual([
+		'200',
+		'400',
+		'413',
+		'422'
+	]);
+	expect(Object.keys(document.components.schemas['FitRequest']!.properties)).toEqual([
+		'spool',
+		'stack',
+		'gapMm'
+	]);
+	expect(document.components.schemas['FitRequest']!.required).toEqual(['spool', 'stack']);
+});
+
+test('a polite stop ends the server by itself', async ({ server }) => {
+	expect((await fetch(server.url)).status).toBe(200);
+	await server.stop('SIGTERM');
+	await expect(fetch(server.url)).rejects.toThrow();
+});

@@ -1,0 +1,3 @@
+declare module '*/build/tools/fill-demo.js' {
+	export function fillDemo(directory: string): Promise<boolean>;
+}

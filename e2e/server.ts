@@ -1,0 +1,94 @@
+import { test as base, type Page } from '@playwright/test';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fillDemo } from '../build/tools/fill-demo.js';
+
+async function freePort(): Promise<number> {
+	const probe = createServer().listen(0, '127.0.0.1');
+	await once(probe, 'listening');
+	const { port } = probe.address() as AddressInfo;
+	probe.close();
+	await once(probe, 'close');
+	return port;
+}
+
+const START_MS = 15_000;
+
+/** The built application with data of its own, that a test may stop and start again. */
+export class Server {
+	readonly data = mkdtempSync(join(tmpdir(), 'wendle-'));
+	url = '';
+	#port = 0;
+	#process: ChildProcess | undefined;
+
+	async start(): Promise<void> {
+		this.#port ||= await freePort();
+		this.url = `http://127.0.0.1:${this.#port}`;
+		this.#process = spawn(process.execPath, ['build/index.js'], {
+			env: { ...process.env, HOST: '127.0.0.1', PORT: String(this.#port), WENDLE_DATA: this.data },
+			stdio: ['ignore', 'ignore', 'inherit']
+		});
+		const until = Date.now() + START_MS;
+		while (Date.now() < until) {
+			const up = await fetch(this.url).then(
+				(response) => response.ok,
+				() => false
+			);
+			if (up) return;
+			await new Promise((settle) => setTimeout(settle, 50));
+		}
+		throw new Error('the server did not start');
+	}
+
+	/** SIGKILL is a plug pulled; SIGTERM a polite stop that must end the process by itself. */
+	async stop(signal: 'SIGTERM' | 'SIGKILL' = 'SIGKILL'): Promise<void> {
+		const running = this.#process;
+		if (!running || running.exitCode !== null || running.signalCode !== null) return;
+		running.kill(signal);
+		await once(running, 'exit');
+	}
+
+	async restart(): Promise<void> {
+		await this.stop();
+		await this.start();
+	}
+
+	fillDemo = (): Promise<boolean> => fillDemo(this.data);
+}
+
+export const test = base.extend<{ server: Server; demo: Server }>({
+	server: async ({}, use) => {
+		const server = new Server();
+		await server.start();
+		await use(server);
+		await server.stop();
+		rmSync(server.data, { recursive: true, force: true });
+	},
+	/** The same, filled with the demo's kit room. */
+	demo: async ({ server }, use) => {
+		await server.fillDemo();
+		await use(server);
+	},
+	baseURL: async ({ server }, use) => {
+		await use(server.url);
+	}
+});
+
+export { expect } from '@playwright/test';
+
+/** Opens a page and waits until its keys and clicks are heard. */
+export async function open(page: Page, path: string): Promise<void> {
+	await page.goto(path);
+	if (/^\/(fit|bench)/.test(path)) await page.locator('[data-ready]').waitFor();
+	else await page.locator('body').evaluate(() => new Promise((settle) => requestIdleCallback(settle)));
+}
+
+/** One of the four answers as a number in the shown unit. */
+export async function answer(page: Page, name: 'stop-depth' | 'length' | 'turns' | 'gap'): Promise<number> {
+	const text = await page.locator(`[data-answer="${name}"]`).innerText();
+	return Number(/-?[\d.]+/.exec(text.replace('−', '-'))?.[0]);
+}

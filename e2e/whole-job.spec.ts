@@ -1,0 +1,127 @@
+import { answer, expect, open, test } from './server';
+
+test('from the box to a wound reel that is remembered', async ({ page, server }) => {
+	await open(page, '/');
+	await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
+	await page.getByRole('link', { name: /Set up the first spool/ }).click();
+	await page.locator('[data-ready]').waitFor();
+
+	await page.getByLabel('Name of the spool').fill('Lent to the warden');
+	const figure = page.getByRole('group', { name: 'Figure 1 from the box' });
+	await figure.getByLabel('Class').selectOption('#6');
+	await figure.getByLabel('and backing of').fill('100');
+	// No submit: the answer is there while typing. WF5 leaves more room than the WF6 of the box.
+	expect(await answer(page, 'length')).toBeGreaterThan(95);
+	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await expect(page).toHaveURL(/\/fit\/[0-9a-f-]{36}$/);
+	await figure.getByLabel('and backing of').blur();
+	await expect(figure.getByLabel('and backing of')).toHaveValue('100 yd');
+
+	await page.getByRole('radio', { name: 'right' }).click();
+	await page.getByRole('radio', { name: 'closed' }).click();
+	const before = await answer(page, 'length');
+	const depthBefore = await answer(page, 'stop-depth');
+
+	const handle = page.getByRole('slider', { name: 'Gap to leave' });
+	const box = (await handle.boundingBox())!;
+	await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 40, { steps: 8 });
+	await page.mouse.up();
+	const gap = await answer(page, 'gap');
+	expect(gap).toBeGreaterThan(5);
+	expect(await answer(page, 'length')).toBeLessThan(before);
+	expect(await answer(page, 'stop-depth')).toBeGreaterThan(depthBefore);
+	await expect(page.getByLabel('Gap to leave', { exact: true }).first()).toHaveValue(`${gap.toFixed(1)} mm`);
+
+	const stop = await answer(page, 'stop-depth');
+	const turns = await answer(page, 'turns');
+	await page.getByRole('button', { name: /Take it to the bench/ }).click();
+	await expect(page).toHaveURL(/\/bench\//);
+	await page.locator('[data-ready]').waitFor();
+
+	const titles: string[] = [];
+	for (let i = 0; i < 9; i++) {
+		const title = await page.locator('#step-title').innerText();
+		titles.push(title);
+		if (title === 'Wind the backing') {
+			await expect(page.locator('[data-figure]')).toHaveText(stop.toFixed(1));
+			await expect(page.getByText(`about ${turns} turns`)).toBeVisible();
+		}
+		await page.getByRole('button', { name: /Done, next/ }).click();
+	}
+	expect(titles[0]).toBe('Set the reel for right-hand wind');
+	expect(titles[1]).toBe('Thread the closed cage first');
+	expect(new Set(titles).size).toBe(9);
+	for (const checkbox of await page.getByRole('checkbox').all()) await expect(checkbox).toBeChecked();
+
+	await page.getByLabel('Turns of backing').fill('700');
+	await page.getByLabel('Depth of the backing below the rim').fill('14.5');
+	await page.getByLabel('Gap with the line on').fill('1/4 in');
+	await page.getByLabel('Note').fill('Joint lies square.');
+	await page.getByRole('button', { name: 'Put it on the rack' }).click();
+	await expect(page).toHaveURL(`${server.url}/`);
+
+	await server.restart();
+	await open(page, '/');
+	const spool = page.locator('[data-spool="Lent to the warden"]');
+	await expect(spool).toContainText('gap 6.3 mm');
+	await expect(spool).toContainText('WF5F, 30 yd');
+	await expect(spool).toContainText(/right-hand wind, wound \d+ \w+ 20\d\d/);
+	// Turns and depth were both read: the length is known, not "about".
+	await expect(spool).toContainText(/(?<!about )\b\d+ yd, 20 lb polyester/);
+	await spool.getByRole('link').first().click();
+	await expect(page.getByLabel('Name of the spool')).toHaveValue('Lent to the warden');
+});
+
+test('by calipers in inches', async ({ page }) => {
+	await open(page, '/fit/new');
+	await page.getByLabel('Units').selectOption('yd, in');
+	await page.getByRole('radio', { name: 'Measured' }).click();
+	await page.getByLabel('Across the rims').fill('3 3/8 in');
+	await page.getByLabel('Between the flanges').fill('7/8');
+	await page.getByLabel('Across the arbor').fill('1⅝″');
+	await expect(page.locator('[data-answer="stop-depth"]')).toContainText('in');
+	const inches = await answer(page, 'stop-depth');
+	const yards = await answer(page, 'length');
+	expect(inches).toBeGreaterThan(0.2);
+
+	await page.getByLabel('Units').selectOption('m, mm');
+	// Everything switches at once; what was typed reads back as typed, and a bare number keeps its inches.
+	expect(await answer(page, 'stop-depth')).toBeCloseTo(inches * 25.4, 0);
+	expect(Math.abs((await answer(page, 'length')) - yards * 0.9144)).toBeLessThan(1);
+	await expect(page.getByLabel('Across the rims')).toHaveValue('3 3/8 in');
+	await expect(page.getByLabel('Between the flanges')).toHaveValue('7/8 in');
+	await expect(page.getByText('= 85.7 mm')).toBeVisible();
+
+	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await page.reload();
+	await expect(page.getByLabel('Across the rims')).toHaveValue('3 3/8 in');
+	expect(await answer(page, 'stop-depth')).toBeCloseTo(inches * 25.4, 0);
+});
+
+test('the rack says what is half done, and the bench goes on from there', async ({ page, demo }) => {
+	await open(page, '/');
+	const spool = page.locator('[data-spool="Tarn reel B, sinker"]');
+	await expect(spool).toContainText('4 of 9 done');
+	await spool.getByRole('link', { name: /Carry on/ }).click();
+	await expect(page.locator('#step-title')).toHaveText('Wind the backing');
+	await demo.stop();
+	await page.getByRole('button', { name: /Done, next/ }).click();
+	await expect(page.getByText('Not saved yet, trying again')).toBeVisible();
+	await demo.start();
+	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await page.reload();
+	await expect(page.locator('#step-title')).toContainText('nail knot');
+});
+
+test('a spool taken off the rack can be put back', async ({ page, demo }) => {
+	expect(demo.url).toContain('127.0.0.1');
+	await open(page, '/');
+	const spool = page.locator('[data-spool="Loan box, junior"]');
+	await spool.hover();
+	await page.getByRole('button', { name: 'Take Loan box, junior off the rack' }).click();
+	await expect(spool).toHaveCount(0);
+	await page.getByRole('button', { name: 'Put it back' }).click();
+	await expect(spool).toContainText('gap 5.0 mm');
+});

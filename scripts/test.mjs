@@ -1,0 +1,96 @@
+/**
+ * Everything, from a fresh clone: installs what is missing (packages, Chromium), then format, lint,
+ * boundaries, types, unit tests, build and browser tests. Ends with the line "N passed, N failed".
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, install, root } from './bootstrap.mjs';
+
+const CHROMIUM = '/usr/bin/chromium';
+const reports = join(root, '.wendle/reports');
+
+function installChromium() {
+	if (existsSync(CHROMIUM)) return;
+	console.log('Installing Chromium ...');
+	const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+	for (const args of [
+		['apt-get', 'update', '-q'],
+		['apt-get', 'install', '-y', '-q', '--no-install-recommends', 'chromium']
+	]) {
+		const [command = '', ...rest] = [...sudo, ...args];
+		const { status } = spawnSync(command, rest, {
+			stdio: 'inherit',
+			env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+		});
+		if (status !== 0)
+			throw new Error(`Chromium could not be installed: install it yourself so that ${CHROMIUM} is there.`);
+	}
+}
+
+let [passed, failed] = [0, 0];
+
+/** Runs one stage. Tests count one by one, every other stage as one. */
+function stage(
+	/** @type {string} */ title,
+	/** @type {string[]} */ args,
+	/** @type {() => [number, number]} */ count
+) {
+	console.log(`\n== ${title}`);
+	const { status } = spawnSync('npx', ['--no-install', ...args], {
+		cwd: root,
+		stdio: ['ignore', 'inherit', 'inherit'],
+		env: { ...process.env, WENDLE_REPORTS: reports }
+	});
+	let [good, bad] = count ? count() : [status === 0 ? 1 : 0, status === 0 ? 0 : 1];
+	// A runner that fell over before it could report a failure has failed all the same.
+	if (status !== 0 && bad === 0) bad = 1;
+	passed += good;
+	failed += bad;
+	return bad === 0;
+}
+
+const report = (/** @type {string} */ name) => {
+	const file = join(reports, name);
+	return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+};
+const unitCount = () => {
+	const read = report('unit.json');
+	return /** @type {[number, number]} */ (read ? [read.numPassedTests, read.numFailedTests] : [0, 1]);
+};
+const browserCount = () => {
+	const read = report('browser.json');
+	return /** @type {[number, number]} */ (
+		read ? [read.stats.expected + read.stats.flaky, read.stats.unexpected] : [0, 1]
+	);
+};
+const asOne = /** @type {any} */ (undefined);
+
+install();
+installChromium();
+rmSync(reports, { recursive: true, force: true });
+mkdirSync(reports, { recursive: true });
+
+stage('format', ['prettier', '--check', '--log-level', 'warn', '.'], asOne);
+stage('lint', ['eslint', '.'], asOne);
+stage('boundaries', ['node', 'scripts/check-boundaries.mjs'], asOne);
+stage('the core without DOM and Node', ['tsc', '-p', 'src/lib/core/tsconfig.json'], asOne);
+stage('types', ['svelte-check', '--fail-on-warnings'], asOne);
+stage('nothing unused', ['knip'], asOne);
+stage(
+	'unit tests',
+	[
+		'vitest',
+		'run',
+		'--reporter=default',
+		'--reporter=json',
+		`--outputFile.json=${join(reports, 'unit.json')}`
+	],
+	unitCount
+);
+console.log('\n== build');
+build();
+stage('browser tests', ['playwright', 'test'], browserCount);
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exitCode = failed > 0 ? 1 : 0;
