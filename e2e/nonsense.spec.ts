@@ -89,6 +89,6 @@ test('addresses that lead nowhere say so', async ({ page }) => {
 	for (const path of ['/fit/nobody', '/bench/nobody', '/fit/new?spool=nobody', '/elsewhere']) {
 		const response = await page.goto(path);
 		expect(response?.status()).toBe(404);
-		await expect(page.getByRole('link', { name: 'To the rack' })).toBeVisible();
+		await expect(page.getByRole('link', { name: 'To the rack', exact: true })).toBeVisible();
 	}
 });

@@ -16,18 +16,26 @@ export const notFound = (what: string): Response =>
 
 export const impossible = (issues: readonly Issue[]): Response => issueResponse(422, issues.map(wordIssue));
 
-/** The body as text, or undefined as soon as it proves too large. */
+/**
+ * The body as text, or undefined when it proves too large. What is too much is still read, and dropped:
+ * closing on a sender in mid-sentence would lose it the answer. The adapter ends a body for good at its
+ * own, higher limit, with an error here.
+ */
 async function readBounded(request: Request): Promise<string | undefined> {
 	if (Number(request.headers.get('content-length') ?? 0) > MAX_BODY_BYTES) return undefined;
 	if (!request.body) return '';
+	const reader = (request.body as ReadableStream<Uint8Array>).getReader();
 	const decoder = new TextDecoder();
 	let [text, bytes] = ['', 0];
-	for await (const chunk of request.body as unknown as AsyncIterable<Uint8Array>) {
-		bytes += chunk.byteLength;
-		if (bytes > MAX_BODY_BYTES) return undefined;
-		text += decoder.decode(chunk, { stream: true });
+	try {
+		for (let read = await reader.read(); !read.done; read = await reader.read()) {
+			bytes += read.value.byteLength;
+			if (bytes <= MAX_BODY_BYTES) text += decoder.decode(read.value, { stream: true });
+		}
+	} catch {
+		return undefined;
 	}
-	return text + decoder.decode();
+	return bytes > MAX_BODY_BYTES ? undefined : text + decoder.decode();
 }
 
 export type Body<T> = { ok: true; value: T } | { ok: false; response: Response };

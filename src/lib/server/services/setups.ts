@@ -42,12 +42,10 @@ const now = (): string => new Date().toISOString();
 
 /** Everything on the rack, in the order it came. */
 export async function rack(db: Knex): Promise<RackSpool[]> {
-	const [spools, setups, records, ticks] = await Promise.all([
-		listSpools(db),
-		listSetups(db),
-		listRecords(db),
-		listTicks(db)
-	]);
+	const spools = await listSpools(db);
+	const setups = await listSetups(db);
+	const records = await listRecords(db);
+	const ticks = await listTicks(db);
 	return spools.map(({ id, form }) => {
 		const wound = records.filter((record) => record.spoolId === id).at(-1);
 		const newest = setups.filter((setup) => setup.spoolId === id).at(-1);

@@ -15,7 +15,15 @@
 	}
 	let { label, value, oninput, oncommit, aside, error, ...rest }: Props = $props();
 	const id = $props.id();
+	/** A message that came up under the pointer would move what is being clicked: it waits a little. */
+	const SETTLE_MS = 180;
 	let typing = $state(false);
+	let settling: ReturnType<typeof setTimeout> | undefined;
+
+	function settle(): void {
+		clearTimeout(settling);
+		settling = setTimeout(() => (typing = false), SETTLE_MS);
+	}
 	const shownError = $derived(typing ? undefined : error);
 </script>
 
@@ -31,14 +39,15 @@
 			aria-invalid={shownError ? true : undefined}
 			aria-describedby={shownError ? `${id}-error` : aside ? `${id}-aside` : undefined}
 			oninput={(event) => {
+				clearTimeout(settling);
 				typing = true;
 				oninput(event.currentTarget.value);
 			}}
 			onchange={(event) => {
-				typing = false;
+				settle();
 				oncommit?.(event.currentTarget.value);
 			}}
-			onblur={() => (typing = false)}
+			onblur={settle}
 			{...rest}
 		/>
 		{#if aside}<span id="{id}-aside" class="figure shrink-0 text-[13px] text-soft">{aside}</span>{/if}

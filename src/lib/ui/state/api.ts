@@ -15,6 +15,8 @@ export async function send<T>(
 	try {
 		const response = await fetch(path, {
 			method,
+			// Goes through although the page is left meanwhile.
+			keepalive: true,
 			headers: { 'content-type': 'application/json' },
 			...(body !== undefined && { body: JSON.stringify(body) })
 		});

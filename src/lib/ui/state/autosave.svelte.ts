@@ -41,6 +41,11 @@ export class Autosave {
 		}
 	}
 
+	/** Something is not saved yet. */
+	get pending(): boolean {
+		return this.#again || this.#running !== undefined;
+	}
+
 	/** Goes on after the person decided what to do with the other version. */
 	release(): void {
 		this.state = 'saved';

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { workOut } from '$lib/schema/workout';
+	import { judgement } from '$lib/ui/features/fit/sentence';
 	import Bench from '$lib/ui/features/bench/Bench.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
@@ -11,13 +12,17 @@
 <svelte:head><title>{data.setup.form.spool.name || 'Set-up'} · Bench · Wendle</title></svelte:head>
 
 {#key data.setup.id}
-	{#if worked.ok}
+	{#if worked.ok && worked.value.fit.fits}
 		<Bench setup={data.setup} workout={worked.value} records={data.records} />
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">
-			<h1 class="text-[26px] leading-tight font-bold">This set-up is not finished.</h1>
+			<h1 class="text-[26px] leading-tight font-bold">
+				{worked.ok ? 'This line does not go on this spool.' : 'This set-up is not finished.'}
+			</h1>
 			<p class="mt-3">
-				There is no depth to wind to yet. Say what the spool is and what goes on it, then come back.
+				{worked.ok
+					? judgement(worked.value, preferences.units)
+					: 'There is no depth to wind to yet. Say what the spool is and what goes on it, then come back.'}
 			</p>
 			<p class="mt-6"><a class="action" href="/fit/{data.setup.id}">Back to Fit</a></p>
 		</div>

@@ -5,8 +5,9 @@
 	import type { SetupForm } from '$lib/schema/setup';
 	import { jobOf, type Workout } from '$lib/schema/workout';
 	import Check from '@lucide/svelte/icons/check';
-	import { onDestroy, tick } from 'svelte';
+	import { tick } from 'svelte';
 	import { toast } from 'svelte-sonner';
+	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
 	import { JobState } from './job-state.svelte';
 	import RecordCard from './RecordCard.svelte';
@@ -27,7 +28,7 @@
 	const step = $derived(steps[progress.at]);
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
-	onDestroy(() => progress.autosave.stop());
+	saveBeforeLeaving(progress.autosave);
 
 	/** A new step is read from its top: by eye and by screen reader. */
 	async function show(change: () => void): Promise<void> {
@@ -150,7 +151,12 @@
 		{#if step}
 			<StepCard {step} number={progress.at + 1} total={steps.length} />
 		{:else}
-			<RecordCard setupId={setup.id} plan={job.plan} onrecorded={recorded} />
+			<RecordCard
+				setupId={setup.id}
+				plan={job.plan}
+				before={() => progress.autosave.flush()}
+				onrecorded={recorded}
+			/>
 		{/if}
 		<div
 			class="no-print mt-8 flex gap-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:mt-0 max-lg:border-t-2 max-lg:border-ink max-lg:bg-paper max-lg:p-2.5"

@@ -11,9 +11,11 @@
 	interface Props {
 		setupId: string;
 		plan: JobSetup['plan'];
+		/** What has to be over first: the last tick must not arrive after the job is closed. */
+		before: () => Promise<void>;
 		onrecorded: () => void;
 	}
-	let { setupId, plan, onrecorded }: Props = $props();
+	let { setupId, plan, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
 	const unit = $derived(smallUnit(preferences.units));
 
@@ -27,6 +29,11 @@
 	let issues = $state<readonly WordedIssue[]>([]);
 	let trouble = $state<string>();
 	let busy = $state(false);
+	/** A changed field is no longer what was complained about. */
+	function set(field: keyof RecordForm, value: string): void {
+		form[field] = value;
+		issues = issues.filter(({ path }) => path[0] !== field);
+	}
 	const error = (field: keyof RecordForm): string | undefined =>
 		issues.find(({ path }) => path[0] === field)?.message;
 
@@ -34,6 +41,7 @@
 		event.preventDefault();
 		if (busy) return;
 		busy = true;
+		await before();
 		const reply = await send('POST', `/api/setups/${setupId}/records`, $state.snapshot(form));
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
@@ -66,14 +74,14 @@
 			value={form.turns}
 			placeholder="planned {showTurns(plan.turns)}"
 			error={error('turns')}
-			oninput={(value) => (form.turns = value)}
+			oninput={(value) => set('turns', value)}
 		/>
 		<Field
 			label="Depth of the backing below the rim"
 			value={form.depth}
 			placeholder="planned {showSmall(plan.stopDepthMm, preferences.units)}"
 			error={error('depth')}
-			oninput={(value) => (form.depth = value)}
+			oninput={(value) => set('depth', value)}
 			oncommit={(value) => (form.depth = withUnit(value, unit))}
 		/>
 		<Field
@@ -81,7 +89,7 @@
 			value={form.gap}
 			placeholder="planned {showSmall(plan.gapMm, preferences.units)}"
 			error={error('gap')}
-			oninput={(value) => (form.gap = value)}
+			oninput={(value) => set('gap', value)}
 			oncommit={(value) => (form.gap = withUnit(value, unit))}
 		/>
 		<Field
@@ -89,7 +97,7 @@
 			type="date"
 			value={form.woundOn}
 			error={error('woundOn')}
-			oninput={(value) => (form.woundOn = value)}
+			oninput={(value) => set('woundOn', value)}
 		/>
 		<div class="sm:col-span-2">
 			<label for="note" class="block text-[13px] text-soft">Note</label>

@@ -1,16 +1,16 @@
 <script lang="ts">
-	import { afterNavigate, beforeNavigate, goto, replaceState } from '$app/navigation';
+	import { afterNavigate, goto, replaceState } from '$app/navigation';
 	import { taperOf } from '$lib/core';
 	import type { SetupForm } from '$lib/schema/setup';
 	import { showLeader, showLong, showSmall, showTurns } from '$lib/schema/units';
 	import { lineLabel } from '$lib/schema/workout';
 	import Download from '@lucide/svelte/icons/download';
-	import { onDestroy } from 'svelte';
 	import { download, pngBlob, svgText } from '../../charts/export';
 	import Section from '../../charts/section/Section.svelte';
 	import Thread, { type ThreadPart } from '../../charts/thread/Thread.svelte';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
 	import Answers from './Answers.svelte';
 	import FillFields from './FillFields.svelte';
@@ -45,11 +45,12 @@
 
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
-	beforeNavigate(() => void store.autosave.flush());
-	onDestroy(() => store.autosave.stop());
+	saveBeforeLeaving(store.autosave);
 
 	const workout = $derived(fit.workout);
 	const layers = $derived(workout?.fit.layers);
+	/** There is something to do at the bench: a finished set-up that fits. */
+	const doable = $derived(!fit.stale && workout?.fit.fits === true);
 	let editor = $state<HTMLElement>();
 	let drawing = $state<SVGSVGElement>();
 
@@ -80,7 +81,7 @@
 	}
 
 	function onkeydown(event: KeyboardEvent): void {
-		if (event.key !== 'b' || !isShortcut(event) || fit.stale) return;
+		if (event.key !== 'b' || !isShortcut(event) || !doable) return;
 		event.preventDefault();
 		void toBench();
 	}
@@ -182,7 +183,7 @@
 		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
 			{#if workout}
 				<Answers {workout} stale={fit.stale} />
-				<button type="button" class="mt-4 action" disabled={fit.stale} onclick={toBench}>
+				<button type="button" class="mt-4 action" disabled={!doable} onclick={toBench}>
 					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
 				</button>
 			{:else}

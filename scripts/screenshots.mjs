@@ -1,0 +1,78 @@
+/** Makes the pictures in docs/screenshots from the demo data: `npm run screenshots`. */
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { pathToFileURL } from 'node:url';
+import { build, install, root } from './bootstrap.mjs';
+
+const PORT = '4199';
+const BASE = `http://127.0.0.1:${PORT}`;
+const OUT = join(root, 'docs/screenshots');
+
+/** name, spool on the rack ('' for the rack itself, a path for a page), place, width, theme */
+const VIEWS = /** @type {const} */ ([
+	['rack', '', '', 1280, 'light'],
+	['rack-dark', '', '', 1280, 'dark'],
+	['rack-narrow', '', '', 390, 'light'],
+	['fit', 'Tarn reel A, char', 'fit', 1280, 'light'],
+	['fit-dark', 'New arrival, boxed', 'fit', 1280, 'dark'],
+	['fit-narrow', 'Beck reel, grayling', 'fit', 390, 'light'],
+	['fit-new', '/fit/new', '', 1280, 'light'],
+	['bench', 'Tarn reel B, sinker', 'bench', 1280, 'light'],
+	['bench-dark', 'Tarn reel B, sinker', 'bench', 1280, 'dark'],
+	['bench-narrow', 'Tarn reel B, sinker', 'bench', 390, 'dark']
+]);
+
+install();
+build();
+mkdirSync(OUT, { recursive: true });
+const data = mkdtempSync(join(tmpdir(), 'wendle-shots-'));
+const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
+await fillDemo(data);
+const server = spawn(process.execPath, ['build/index.js'], {
+	cwd: root,
+	env: { ...process.env, HOST: '127.0.0.1', PORT, WENDLE_DATA: data },
+	stdio: 'ignore'
+});
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: [
+		'--headless',
+		'--no-sandbox',
+		'--disable-gpu',
+		'--disable-quic',
+		'--no-first-run',
+		'--disable-background-networking',
+		'--disable-component-update',
+		'--disable-sync'
+	]
+});
+try {
+	for (let up = false; !up; await pause(100))
+		up = await fetch(BASE).then(
+			() => true,
+			() => false
+		);
+	for (const [name, subject, place, width, theme] of VIEWS) {
+		const context = await browser.newContext({ viewport: { width, height: width < 500 ? 844 : 800 } });
+		await context.addCookies([{ name: 'wendle-theme', value: theme, url: BASE }]);
+		const page = await context.newPage();
+		await page.goto(subject.startsWith('/') ? BASE + subject : BASE);
+		if (subject && !subject.startsWith('/')) {
+			const href = await page.locator(`[data-spool="${subject}"] a`).first().getAttribute('href');
+			await page.goto(BASE + href?.replace('/fit/', `/${place}/`));
+		}
+		await page.evaluate(() => document.fonts.ready);
+		await pause(400);
+		await page.screenshot({ path: join(OUT, `${name}.png`) });
+		await context.close();
+		console.log(`docs/screenshots/${name}.png`);
+	}
+} finally {
+	await browser.close();
+	server.kill('SIGKILL');
+	rmSync(data, { recursive: true, force: true });
+}

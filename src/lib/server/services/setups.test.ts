@@ -1,0 +1,134 @@
+import { newSetup, type RecordForm, type SetupForm } from '$lib/schema/setup';
+import type { Knex } from 'knex';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { openDatabase } from '../db/open';
+import {
+	createSetup,
+	loadSetup,
+	loadSpool,
+	rack,
+	recordsOf,
+	recordWinding,
+	removeSpool,
+	restoreSpool,
+	saveSetup,
+	tickStep
+} from './setups';
+
+let directory: string;
+let db: Knex;
+beforeEach(async () => {
+	directory = mkdtempSync(join(tmpdir(), 'wendle-unit-'));
+	db = await openDatabase(directory);
+});
+afterEach(async () => {
+	await db.destroy();
+	rmSync(directory, { recursive: true, force: true });
+});
+
+const form = (name = 'Tarn'): SetupForm => {
+	const fresh = newSetup();
+	return {
+		...fresh,
+		spool: { ...fresh.spool, name, way: 'measured', rim: '84', arbor: '38 mm', width: '7/8 in' }
+	};
+};
+const came = (given: Partial<RecordForm> = {}): RecordForm => ({
+	woundOn: '2026-05-01', turns: '900', depth: '12', gap: '4.5 mm', note: 'n', ...given
+}); // prettier-ignore
+
+describe('set-ups', () => {
+	it('come back as typed, bare numbers with their unit', async () => {
+		const { id, spoolId } = await createSetup(db, form(), 'yd-mm');
+		const saved = await loadSetup(db, id);
+		expect(saved).toMatchObject({ id, spoolId, version: 1, ticks: [] });
+		expect(saved!.form.spool).toMatchObject({ rim: '84 mm', arbor: '38 mm', width: '7/8 in' });
+		expect(await loadSetup(db, 'nobody')).toBeUndefined();
+	});
+	it('survive the database being closed and opened', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		await db.destroy();
+		db = await openDatabase(directory);
+		expect((await loadSetup(db, id))?.form.spool.name).toBe('Tarn');
+	});
+	it('are not overwritten unseen: the second of two writers is told', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		expect(await saveSetup(db, id, form('first'), 1, 'yd-mm')).toEqual({ kind: 'saved', version: 2 });
+		const late = await saveSetup(db, id, form('second'), 1, 'yd-mm');
+		expect(late).toMatchObject({ kind: 'stale', current: { version: 2 } });
+		expect((await loadSetup(db, id))!.form.spool.name).toBe('first');
+		expect(await saveSetup(db, 'nobody', form(), 1, 'yd-mm')).toEqual({ kind: 'gone' });
+	});
+	it('may share a spool', async () => {
+		const first = await createSetup(db, form(), 'yd-mm');
+		const second = await createSetup(db, form('Tarn, renamed'), 'yd-mm', first.spoolId);
+		expect(second.spoolId).toBe(first.spoolId);
+		expect((await loadSpool(db, first.spoolId))!.name).toBe('Tarn, renamed');
+		expect(await rack(db)).toMatchObject([{ setupId: second.id, planned: { id: second.id } }]);
+	});
+});
+
+describe('the job and its record', () => {
+	it('ticks are kept once, taken back, and gone when the winding is written down', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		for (const step of ['hand', 'cage', 'hand'] as const) await tickStep(db, id, step, true);
+		expect((await loadSetup(db, id))!.ticks.toSorted()).toEqual(['cage', 'hand']);
+		await tickStep(db, id, 'cage', false);
+		expect((await loadSetup(db, id))!.ticks).toEqual(['hand']);
+		expect(await recordWinding(db, id, came(), 'yd-mm')).toMatchObject({ kind: 'recorded' });
+		expect((await loadSetup(db, id))!.ticks).toEqual([]);
+		expect(await tickStep(db, 'nobody', 'hand', true)).toBe(false);
+	});
+	it('a record keeps the set-up as it was', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		await recordWinding(db, id, came(), 'yd-mm');
+		await saveSetup(db, id, form('later'), 1, 'yd-mm');
+		const [record] = await recordsOf(db, id);
+		expect(record).toMatchObject({ turns: 900, depthMm: 12, gapMm: 4.5, backingMeasured: true });
+		expect(record!.typed.depth).toBe('12 mm');
+		expect(record!.form.spool.name).toBe('Tarn');
+		expect(record!.backingMm).toBeCloseTo(Math.PI * 900 * (19 + 30), 6);
+	});
+	it('the rack shows the newest winding, and no plan once it is wound', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		expect(await rack(db)).toMatchObject([{ planned: { id } }]);
+		await recordWinding(db, id, came({ woundOn: '2026-05-01', note: 'new' }), 'yd-mm');
+		await recordWinding(db, id, came({ woundOn: '2025-05-01', note: 'old' }), 'yd-mm');
+		const [spool] = await rack(db);
+		expect(spool!.wound!.typed.note).toBe('new');
+		expect(spool!.planned).toBeUndefined();
+		await tickStep(db, id, 'hand', true);
+		expect((await rack(db))[0]!.planned!.ticks).toEqual(['hand']);
+	});
+	it('what does not make sense is refused and nothing is written', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		expect(await recordWinding(db, id, came({ turns: 'lots' }), 'yd-mm')).toMatchObject({
+			kind: 'bad',
+			issues: [{ path: ['turns'] }]
+		});
+		expect(await recordWinding(db, 'nobody', came(), 'yd-mm')).toEqual({ kind: 'gone' });
+		const unfinished = await createSetup(db, newSetup(), 'yd-mm');
+		expect(await recordWinding(db, unfinished.id, came(), 'yd-mm')).toMatchObject({ kind: 'bad' });
+		expect(await recordsOf(db, id)).toEqual([]);
+	});
+});
+
+describe('the rack', () => {
+	it('gives back what was taken off', async () => {
+		const { id, spoolId } = await createSetup(db, form(), 'yd-mm');
+		expect(await removeSpool(db, spoolId)).toBe(true);
+		expect(await rack(db)).toEqual([]);
+		expect(await loadSetup(db, id)).toBeUndefined();
+		expect(await restoreSpool(db, spoolId)).toBe(true);
+		expect(await rack(db)).toHaveLength(1);
+		expect(await removeSpool(db, 'nobody')).toBe(false);
+	});
+	it('a row that is not what it should be is an error, not a guess', async () => {
+		const { spoolId } = await createSetup(db, form(), 'yd-mm');
+		await db('spools').where({ id: spoolId }).update({ form: '{' });
+		await expect(rack(db)).rejects.toThrow('column does not hold JSON');
+	});
+});

@@ -1,0 +1,77 @@
+import { newSetup, type SetupForm } from '$lib/schema/setup';
+import { workOut, type Workout } from '$lib/schema/workout';
+import { describe, expect, it } from 'vitest';
+import { rackEntry } from '../rack/entry';
+import { judgement, measureNext } from './sentence';
+
+function setup(
+	measures: [rim: string, arbor: string, width: string],
+	edit: (form: SetupForm) => void = () => {}
+): SetupForm {
+	const form = newSetup();
+	const [rim, arbor, width] = measures;
+	Object.assign(form.spool, { way: 'measured', rim, arbor, width });
+	edit(form);
+	return form;
+}
+const worked = (form: SetupForm): Workout => {
+	const result = workOut(form, 'yd-mm');
+	if (!result.ok) throw new Error(JSON.stringify(result.issues));
+	return result.value;
+};
+const TROUT: [string, string, string] = ['84 mm', '38 mm', '21 mm'];
+
+describe('the judging sentence', () => {
+	it('says how far to wind and what to buy, in the units shown', () => {
+		const workout = worked(setup(TROUT));
+		expect(judgement(workout, 'yd-mm')).toMatch(
+			/^Fits\. Wind to \d+\.\d mm below the rim; buy \d+[05] yd to be sure\. Plenty of backing/
+		);
+		expect(judgement(workout, 'm-mm')).toMatch(/buy \d+[05] m to be sure/);
+		expect(judgement(workout, 'yd-in')).toMatch(/Wind to 0\.\d\d in below/);
+	});
+	it('says what would bring more backing when there is little', () => {
+		const workout = worked(setup(TROUT, ({ fill }) => (fill.line.class.number = 10)));
+		expect(judgement(workout, 'yd-mm')).toMatch(
+			/Little backing: .* More room: 30 lb|Little backing: .* More room: gel-spun/
+		);
+	});
+	it('says what would work when the line is too big', () => {
+		const workout = worked(setup(['62 mm', '36 mm', '18 mm'], ({ fill }) => (fill.line.class.number = 9)));
+		expect(judgement(workout, 'yd-mm')).toMatch(
+			/^Too much line .* What would work: a WF\dF fits over \d+ yd .* cut \d+ yd off its rear/
+		);
+	});
+	it('names the measurement that is worth improving', () => {
+		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, by wraps on a rule');
+		expect(
+			measureNext(worked(setup(['84 mm', '38 mm', '8 mm'], ({ fill }) => (fill.line.length = '15 yd'))))
+		).toContain('width');
+	});
+});
+
+describe('a spool on the rack', () => {
+	it('without an answer yet says so and leads back to Fit', () => {
+		const form = newSetup();
+		expect(
+			rackEntry({ id: 's', form: form.spool, planned: { id: 'p', form, ticks: [] }, setupId: 'p' }, 'yd-mm')
+		).toMatchObject({
+			name: 'Unnamed spool',
+			href: '/fit/p',
+			facts: ['not worked out yet']
+		});
+	});
+	it('planned is drawn faint, with the job that waits', () => {
+		const form = setup(TROUT);
+		const entry = rackEntry(
+			{ id: 's', form: form.spool, planned: { id: 'p', form, ticks: ['hand', 'cage'] }, setupId: 'p' },
+			'm-mm'
+		);
+		expect(entry).toMatchObject({ drawing: { faint: true }, job: { href: '/bench/p', done: 2, total: 9 } });
+		expect(entry.facts).toEqual([
+			'WF5F, 27 m',
+			expect.stringMatching(/^about \d+ m, 20 lb polyester$/),
+			'gap 4.0 mm planned'
+		]);
+	});
+});
