@@ -1,10 +1,5 @@
-import {
-	newSetup,
-	type FillForm,
-	type RecordForm,
-	type SetupForm,
-	type SpoolForm
-} from '../src/lib/schema/setup';
+import { newSetup } from '../src/lib/schema/new-setup';
+import type { FillForm, RecordForm, SetupForm, SpoolForm } from '../src/lib/schema/setup';
 
 /**
  * The kit room of a field centre on an island that does not exist. It lends reels for grayling, char

@@ -2,9 +2,9 @@
 	import { goto } from '$app/navigation';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import Sheet from '$lib/ui/primitives/Sheet.svelte';
+	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut } from '$lib/ui/state/shortcuts';
-	import { Toaster } from 'svelte-sonner';
 	import '../app.css';
 
 	let { data, children } = $props();
@@ -42,7 +42,11 @@
 
 <Masthead onhelp={() => (help = true)} />
 <main id="main">{@render children()}</main>
-<Toaster position="bottom-center" theme={preferences.theme} toastOptions={{ duration: 8000 }} />
+{#if notices.wanted}
+	{#await import('svelte-sonner') then { Toaster }}
+		<Toaster position="bottom-center" theme={preferences.theme} toastOptions={{ duration: 8000 }} />
+	{/await}
+{/if}
 
 <Sheet bind:open={help} title="Keys">
 	<dl class="grid grid-cols-[5rem_1fr] gap-y-2">

@@ -6,7 +6,7 @@
 	import { send } from '$lib/ui/state/api';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
-	import { toast } from 'svelte-sonner';
+	import { notify } from '$lib/ui/state/notices.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
@@ -21,11 +21,13 @@
 	async function remove({ id, name }: RackEntry): Promise<void> {
 		const reply = await send('DELETE', `/api/spools/${id}`);
 		if (reply.kind !== 'ok') {
-			toast.error(`${name} is still on the rack: the server did not answer. Try again.`);
+			void notify(`${name} is still on the rack: the server did not answer. Try again.`);
 			return;
 		}
 		await invalidate('wendle:rack');
-		toast(`${name} is off the rack.`, { action: { label: 'Put it back', onClick: () => void putBack(id) } });
+		void notify(`${name} is off the rack.`, {
+			action: { label: 'Put it back', onClick: () => void putBack(id) }
+		});
 	}
 </script>
 

@@ -1,11 +1,11 @@
-import { z } from 'zod';
-import { DEFAULT_UNITS, UnitSystem } from './units';
+import { DEFAULT_UNITS, UNIT_SYSTEMS, type UnitSystem } from './units';
 
 /** How a person likes to see things: kept in cookies, so that the server's first page is already right. */
-export const Theme = z.enum(['system', 'light', 'dark']);
-export type Theme = z.infer<typeof Theme>;
+export const THEMES = ['system', 'light', 'dark'] as const;
+export type Theme = (typeof THEMES)[number];
 export const THEME_COOKIE = 'wendle-theme';
 
-export const readTheme = (cookie: string | undefined): Theme => Theme.catch('system').parse(cookie);
+export const readTheme = (cookie: string | undefined): Theme =>
+	THEMES.find((theme) => theme === cookie) ?? 'system';
 export const readUnits = (cookie: string | undefined): UnitSystem =>
-	UnitSystem.catch(DEFAULT_UNITS).parse(cookie);
+	UNIT_SYSTEMS.find((units) => units === cookie) ?? DEFAULT_UNITS;

@@ -1,7 +1,5 @@
-import { fail, ok, parseLength, under, type Issue, type Result } from '$lib/core';
 import { z } from 'zod';
 import { RecordForm, SetupForm } from './setup';
-import { smallUnit, type UnitSystem } from './units';
 
 /** A finished winding: the set-up it followed, what was measured, and what is therefore on the spool. */
 export const WindRecord = z.object({
@@ -21,41 +19,3 @@ export const WindRecord = z.object({
 	backingMeasured: z.boolean()
 });
 export type WindRecord = z.infer<typeof WindRecord>;
-
-export interface Readings {
-	turns: number | null;
-	depthMm: number | null;
-	gapMm: number | null;
-}
-
-const emptyIsNull = (text: string, read: () => Result<number>): Result<number | null> =>
-	text.trim() === '' ? ok(null) : read();
-
-function readTurns(text: string): Result<number> {
-	const turns = Number(text.trim().replace(/\s*turns?$/i, ''));
-	if (!Number.isFinite(turns)) return fail({ code: 'unreadable_quantity', text }, ['turns']);
-	return turns >= 0 && turns <= 100_000
-		? ok(turns)
-		: fail({ code: 'out_of_range', value: turns, min: 0, max: 100_000, unit: 'turns' }, ['turns']);
-}
-
-function readMm(text: string, units: UnitSystem, field: 'depth' | 'gap', min: number): Result<number> {
-	const read = parseLength(text, smallUnit(units));
-	if (!read.ok) return { ok: false, issues: under(read.issues, field) };
-	const max = 200;
-	return read.value >= min && read.value <= max
-		? read
-		: fail({ code: 'out_of_range', value: read.value, min, max, unit: 'mm' }, [field]);
-}
-
-/** Reads what was typed at the end of a job. Any of it may be left open; what is there must make sense. */
-export function readRecord(form: RecordForm, units: UnitSystem): Result<Readings> {
-	const turns = emptyIsNull(form.turns, () => readTurns(form.turns));
-	const depth = emptyIsNull(form.depth, () => readMm(form.depth, units, 'depth', 0));
-	// A gap may come out negative: the line stands above the rim, and that is worth writing down.
-	const gap = emptyIsNull(form.gap, () => readMm(form.gap, units, 'gap', -20));
-	const issues: Issue[] = [turns, depth, gap].flatMap((r) => (r.ok ? [] : r.issues));
-	return turns.ok && depth.ok && gap.ok
-		? ok({ turns: turns.value, depthMm: depth.value, gapMm: gap.value })
-		: { ok: false, issues };
-}

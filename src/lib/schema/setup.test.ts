@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { readRecord } from './record';
+import { readRecord } from './readings';
 import { settleRecord, settleSetup } from './settle';
-import { newSetup, SetupForm, type RecordForm } from './setup';
+import { newSetup } from './new-setup';
+import { SetupForm, type RecordForm } from './setup';
 import { showLeader, showLong, showSmall, showToBuy } from './units';
 import { wordIssue } from './words';
 import { jobOf, lineLabel, workOut, type Workout } from './workout';

@@ -12,6 +12,7 @@ import {
 	type WindingHand
 } from '$lib/core';
 import { z } from 'zod';
+import { MAX_RATINGS } from './new-setup';
 
 /**
  * A set-up as it was typed. Quantities stay text with their units, so that 3 3/8 in reads back as
@@ -38,7 +39,7 @@ export const SpoolForm = z.strictObject({
 	hand: z.enum(['left', 'right']),
 	cage: z.enum(['open', 'closed']),
 	way: z.enum(['rated', 'measured']),
-	ratings: z.array(RatingForm).min(1).max(5),
+	ratings: z.array(RatingForm).min(1).max(MAX_RATINGS),
 	allowance: z.literal([...MAKERS_ALLOWANCES]),
 	rim: Typed,
 	arbor: Typed,
@@ -61,33 +62,6 @@ export type FillForm = z.infer<typeof FillForm>;
 
 export const SetupForm = z.strictObject({ spool: SpoolForm, fill: FillForm });
 export type SetupForm = z.infer<typeof SetupForm>;
-
-export const MAX_RATINGS = 5;
-
-/** A new set-up: an ordinary #5 on a spool nobody has described yet. */
-export const newSetup = (spool?: SpoolForm): SetupForm => ({
-	spool: spool ?? {
-		name: '',
-		hand: 'left',
-		cage: 'open',
-		way: 'rated',
-		ratings: [{ line: { taper: 'WF', number: 5, density: 'F' }, material: 'polyester-20', length: '' }],
-		allowance: 0.1,
-		rim: '',
-		arbor: '',
-		width: '',
-		frame: ''
-	},
-	fill: {
-		line: { class: { taper: 'WF', number: 5, density: 'F' }, length: '' },
-		backing: { material: 'polyester-20', diameter: '' },
-		gap: '4 mm',
-		winding: 'firm',
-		arborTurns: 2,
-		joint: 'loops',
-		leader: '9 ft'
-	}
-});
 
 /** Autosave: the version is the one last seen, so that two windows never overwrite each other unseen. */
 export const SaveSetup = z.strictObject({ form: SetupForm, version: z.number().int().min(1) });

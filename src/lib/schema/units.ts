@@ -1,9 +1,8 @@
 import { formatLength, formatNumber, formatRange, fromMm, type LengthUnit } from '$lib/core';
-import { z } from 'zod';
 
 /** The two units a person reads: one for lengths that are bought, one for what a rule or calipers read. */
-export const UnitSystem = z.enum(['yd-mm', 'yd-in', 'm-mm']);
-export type UnitSystem = z.infer<typeof UnitSystem>;
+export const UNIT_SYSTEMS = ['yd-mm', 'yd-in', 'm-mm'] as const;
+export type UnitSystem = (typeof UNIT_SYSTEMS)[number];
 export const DEFAULT_UNITS: UnitSystem = 'yd-mm';
 export const UNITS_COOKIE = 'wendle-units';
 

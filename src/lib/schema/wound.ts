@@ -1,5 +1,5 @@
 import { spoolOf, volumeToRadius, type Spool } from '$lib/core';
-import type { Readings } from './record';
+import type { Readings } from './readings';
 import type { SetupForm } from './setup';
 import { DEFAULT_UNITS } from './units';
 import { workOut, type Workout } from './workout';

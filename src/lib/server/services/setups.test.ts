@@ -1,4 +1,5 @@
-import { newSetup, type RecordForm, type SetupForm } from '$lib/schema/setup';
+import { newSetup } from '$lib/schema/new-setup';
+import type { RecordForm, SetupForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,5 +1,6 @@
 import { fail, type Issue, type StepKey } from '$lib/core';
-import { readRecord, type WindRecord } from '$lib/schema/record';
+import { readRecord } from '$lib/schema/readings';
+import type { WindRecord } from '$lib/schema/record';
 import { settleRecord, settleSetup } from '$lib/schema/settle';
 import type { RecordForm, SetupForm, SpoolForm } from '$lib/schema/setup';
 import type { UnitSystem } from '$lib/schema/units';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import type { Theme } from '$lib/schema/preferences';
+	import { THEMES } from '$lib/schema/preferences';
 	import type { UnitSystem } from '$lib/schema/units';
 	import Moon from '@lucide/svelte/icons/moon';
 	import Sun from '@lucide/svelte/icons/sun';
@@ -27,10 +27,9 @@
 		{ value: 'yd-in', label: 'yd, in' },
 		{ value: 'm-mm', label: 'm, mm' }
 	];
-	const THEMES = { system: SunMoon, light: Sun, dark: Moon } as const;
-	const ORDER: readonly Theme[] = ['system', 'light', 'dark'];
-	const Icon = $derived(THEMES[preferences.theme]);
-	const nextTheme = $derived(ORDER[(ORDER.indexOf(preferences.theme) + 1) % ORDER.length]!);
+	const ICONS = { system: SunMoon, light: Sun, dark: Moon } as const;
+	const Icon = $derived(ICONS[preferences.theme]);
+	const nextTheme = $derived(THEMES[(THEMES.indexOf(preferences.theme) + 1) % THEMES.length]!);
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"

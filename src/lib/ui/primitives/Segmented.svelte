@@ -1,6 +1,4 @@
 <script lang="ts" generics="V extends string">
-	import { RadioGroup } from 'bits-ui';
-
 	interface Props {
 		/** What is chosen between, for a screen reader; shown when `shown`. */
 		label: string;
@@ -13,22 +11,23 @@
 	const id = $props.id();
 </script>
 
-<div>
-	<span {id} class={shown ? 'figure mb-1 block text-[13px] text-soft' : 'sr-only'}>{label}</span>
-	<RadioGroup.Root
-		aria-labelledby={id}
-		{value}
-		onValueChange={(next) => onchange(next as V)}
-		orientation="horizontal"
-		class="flex overflow-hidden rounded-[3px] border border-ink"
-	>
+<fieldset class="min-w-0">
+	<legend class={shown ? 'figure mb-1 text-[13px] text-soft' : 'sr-only'}>{label}</legend>
+	<div class="flex overflow-hidden rounded-[3px] border border-ink">
 		{#each options as option (option.value)}
-			<RadioGroup.Item
-				value={option.value}
-				class="min-h-8 flex-1 px-2 py-1 text-[14px] leading-tight -outline-offset-2 data-[state=checked]:bg-ink data-[state=checked]:text-paper"
+			<label
+				class="relative grid min-h-8 flex-1 cursor-pointer place-items-center px-2 py-1 text-center text-[14px] leading-tight -outline-offset-4 outline-current has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-2"
 			>
+				<input
+					type="radio"
+					name={id}
+					value={option.value}
+					checked={option.value === value}
+					class="absolute inset-0 cursor-pointer opacity-0"
+					onchange={() => onchange(option.value)}
+				/>
 				{option.label}
-			</RadioGroup.Item>
+			</label>
 		{/each}
-	</RadioGroup.Root>
-</div>
+	</div>
+</fieldset>

@@ -1,4 +1,4 @@
-import { newSetup } from '$lib/schema/setup';
+import { newSetup } from '$lib/schema/new-setup';
 import { loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';

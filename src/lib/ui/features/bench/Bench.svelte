@@ -6,7 +6,7 @@
 	import { jobOf, type Workout } from '$lib/schema/workout';
 	import Check from '@lucide/svelte/icons/check';
 	import { tick } from 'svelte';
-	import { toast } from 'svelte-sonner';
+	import { notify } from '../../state/notices.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
 	import { JobState } from './job-state.svelte';
@@ -62,7 +62,7 @@
 	}
 
 	async function recorded(): Promise<void> {
-		toast(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`);
+		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`);
 		await goto('/', { invalidateAll: true });
 	}
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { MAX_RATINGS } from '$lib/schema/setup';
+	import { MAX_RATINGS } from '$lib/schema/new-setup';
 	import { longUnit } from '$lib/schema/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';

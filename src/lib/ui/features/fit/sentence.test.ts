@@ -1,4 +1,5 @@
-import { newSetup, type SetupForm } from '$lib/schema/setup';
+import { newSetup } from '$lib/schema/new-setup';
+import type { SetupForm } from '$lib/schema/setup';
 import { workOut, type Workout } from '$lib/schema/workout';
 import { describe, expect, it } from 'vitest';
 import { rackEntry } from '../rack/entry';

@@ -1,0 +1,14 @@
+import { tick } from 'svelte';
+import type { ExternalToast } from 'svelte-sonner';
+
+/** Whether this visit has had a notice: most have none, so what shows them loads with the first. */
+export const notices = $state({ wanted: false });
+
+/** Shows a short notice, with a way to take the deed back where there is one. */
+export async function notify(text: string, options?: ExternalToast): Promise<void> {
+	notices.wanted = true;
+	const { toast } = await import('svelte-sonner');
+	// The live region must stand before its first words arrive, or a screen reader misses them.
+	await tick();
+	toast(text, options);
+}
