@@ -15,7 +15,9 @@ const CORE_GLOBALS = [
 ];
 
 export default tseslint.config(
-	{ ignores: ['.svelte-kit/', 'build/', 'data/', 'demo-data/', 'test-results/', 'node_modules/'] },
+	{
+		ignores: ['.svelte-kit/', '.wendle/', 'build/', 'data/', 'demo-data/', 'test-results/', 'node_modules/']
+	},
 	...tseslint.configs.strict,
 	...svelte.configs.recommended,
 	{

@@ -214,9 +214,12 @@ try {
 	}
 	say('start-up again, median of 5', `${median(starts).toFixed(0)} ms`, 'aim: under 1 s');
 	const { server } = await start(data);
-	await requestFigures();
-	await browserFigures();
-	await stop(server);
+	try {
+		await requestFigures();
+		await browserFigures();
+	} finally {
+		await stop(server);
+	}
 } finally {
 	rmSync(data, { recursive: true, force: true });
 }

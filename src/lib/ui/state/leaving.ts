@@ -14,6 +14,8 @@ export function saveBeforeLeaving(autosave: Autosave): void {
 		if (willUnload || !to) return;
 		cancel();
 		leaving = true;
+		// Where the person was going is a whole address already, with nothing left to resolve.
+		// eslint-disable-next-line svelte/no-navigation-without-resolve
 		void saved.then(() => (type === 'popstate' && delta ? history.go(delta) : goto(to.url)));
 	});
 	onDestroy(() => {
