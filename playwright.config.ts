@@ -1,11 +1,12 @@
 import { defineConfig, devices } from '@playwright/test';
+import { LAUNCH } from './scripts/chromium.mjs';
 
 const reports = process.env['WENDLE_REPORTS'];
 
 export default defineConfig({
 	testDir: 'e2e',
-	timeout: 60_000,
-	expect: { timeout: 10_000 },
+	timeout: 180_000,
+	expect: { timeout: 20_000 },
 	// Two servers and two browsers are what two cores carry.
 	workers: 2,
 	fullyParallel: true,
@@ -17,18 +18,6 @@ export default defineConfig({
 		viewport: { width: 1280, height: 800 },
 		serviceWorkers: 'block',
 		trace: 'retain-on-failure',
-		launchOptions: {
-			executablePath: '/usr/bin/chromium',
-			args: [
-				'--headless',
-				'--no-sandbox',
-				'--disable-gpu',
-				'--disable-quic',
-				'--no-first-run',
-				'--disable-background-networking',
-				'--disable-component-update',
-				'--disable-sync'
-			]
-		}
+		launchOptions: LAUNCH
 	}
 });

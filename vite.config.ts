@@ -6,5 +6,9 @@ export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	build: { target: 'es2022' },
-	test: { include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts'], environment: 'node' }
+	test: {
+		include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts'],
+		environment: 'node',
+		testTimeout: 60_000
+	}
 });

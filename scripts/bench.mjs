@@ -13,6 +13,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { build as viteBuild } from 'vite';
 import { build, install, root } from './bootstrap.mjs';
+import { LAUNCH } from './chromium.mjs';
 
 const PORT = '4198';
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -124,19 +125,7 @@ async function requestFigures() {
 }
 
 async function browserFigures() {
-	const browser = await chromium.launch({
-		executablePath: '/usr/bin/chromium',
-		args: [
-			'--headless',
-			'--no-sandbox',
-			'--disable-gpu',
-			'--disable-quic',
-			'--no-first-run',
-			'--disable-background-networking',
-			'--disable-component-update',
-			'--disable-sync'
-		]
-	});
+	const browser = await chromium.launch(LAUNCH);
 	const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 	/** @type {{ url: string, size: number, font: boolean }[]} */
 	const loaded = [];

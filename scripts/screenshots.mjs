@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { pathToFileURL } from 'node:url';
 import { build, install, root } from './bootstrap.mjs';
+import { LAUNCH } from './chromium.mjs';
 
 const PORT = '4199';
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -37,19 +38,7 @@ const server = spawn(process.execPath, ['build/index.js'], {
 	env: { ...process.env, HOST: '127.0.0.1', PORT, WENDLE_DATA: data },
 	stdio: 'ignore'
 });
-const browser = await chromium.launch({
-	executablePath: '/usr/bin/chromium',
-	args: [
-		'--headless',
-		'--no-sandbox',
-		'--disable-gpu',
-		'--disable-quic',
-		'--no-first-run',
-		'--disable-background-networking',
-		'--disable-component-update',
-		'--disable-sync'
-	]
-});
+const browser = await chromium.launch(LAUNCH);
 try {
 	for (let up = false; !up; await pause(100))
 		up = await fetch(BASE).then(

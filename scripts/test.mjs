@@ -6,8 +6,8 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, install, root } from './bootstrap.mjs';
+import { CHROMIUM } from './chromium.mjs';
 
-const CHROMIUM = '/usr/bin/chromium';
 const reports = join(root, '.wendle/reports');
 
 function installChromium() {

@@ -24,6 +24,13 @@ export type IssueDetail =
 	| { code: 'needs_one_of'; fields: readonly string[] }
 	| { code: 'conflicting_fields'; fields: readonly string[] }
 	| { code: 'shorter_than_head'; lengthMm: number; leastMm: number }
+	| { code: 'depth_below_arbor'; depthMm: number; limitMm: number }
+	| { code: 'depth_above_rim'; depthMm: number }
+	| { code: 'depth_below_start'; depthMm: number; limitMm: number }
+	| { code: 'line_alone_fills'; gapMm: number; wantedMm: number }
+	| { code: 'no_such_component'; index: number; count: number }
+	| { code: 'no_turns_yet' }
+	| { code: 'nothing_to_correct' }
 	| { code: 'rating_beyond_measures'; ratedSpaceMm3: number; roomMm3: number };
 
 export type Issue = IssueDetail & { path: Path };

@@ -7,21 +7,11 @@ import {
 	under,
 	type Fit,
 	type Problem,
-	type Range,
 	type Result,
 	type Spool
 } from '$lib/core';
 import type { FitResponse } from './fit-api';
-
-/** Digits kept in an answer: more than any measure has, fewer than floating-point noise shows. */
-const SIGNIFICANT = 8;
-const tidy = (value: number): number => Number(value.toPrecision(SIGNIFICANT));
-const pair = (range: Range, scale = 1): [number, number] => [
-	tidy(range.low * scale),
-	tidy(range.high * scale)
-];
-
-const M = 1 / 1000;
+import { M, tidy, tidyRange } from './tidy';
 
 function componentsOf(fit: Fit): FitResponse['components'] {
 	return fit.layers.map((layer) => ({
@@ -42,13 +32,13 @@ const retrieveOf = (spool: Spool, fit: Fit): FitResponse['retrieve'] => ({
 
 function rangesOf(problem: Problem, fit: Fit): FitResponse['ranges'] {
 	const { ranges } = firstOrder(problem, fit);
-	const gapMm = pair(ranges.gapMm);
+	const gapMm = tidyRange(ranges.gapMm);
 	return fit.solved
 		? {
 				gapMm,
-				lengthM: pair(ranges.lengthMm, M),
-				turns: pair(ranges.turns),
-				stopDepthMm: pair(ranges.stopDepthMm)
+				lengthM: tidyRange(ranges.lengthMm, M),
+				turns: tidyRange(ranges.turns),
+				stopDepthMm: tidyRange(ranges.stopDepthMm)
 			}
 		: { gapMm };
 }

@@ -3,6 +3,7 @@ import {
 	DEFAULT_MAKERS_ALLOWANCE,
 	fail,
 	findMaterial,
+	isKnown,
 	level,
 	LINE_LAY_EFFICIENCY,
 	ok,
@@ -13,6 +14,7 @@ import {
 	under,
 	type Component,
 	type Issue,
+	type KnownComponent,
 	type LineSection,
 	type Path,
 	type Problem,
@@ -59,7 +61,8 @@ function readDiameter(input: {
 
 const MAKES_A_STRAND = ['diameterMm', 'material', 'sections', 'lineClass'] as const;
 
-function readComponent(input: z.infer<typeof ComponentInput>): Result<Component> {
+/** One component. Issues carry paths into it. */
+export function readStrand(input: z.infer<typeof ComponentInput>): Result<Component> {
 	const made = given(input, MAKES_A_STRAND);
 	if (made.length === 0) return fail({ code: 'needs_one_of', fields: MAKES_A_STRAND });
 	if (made.length > 1) return fail({ code: 'conflicting_fields', fields: made }, [made[1]!]);
@@ -91,6 +94,15 @@ function readComponent(input: z.infer<typeof ComponentInput>): Result<Component>
 	);
 }
 
+/** A component that has its length: a line. */
+export function readLineInput(input: z.infer<typeof ComponentInput>): Result<KnownComponent> {
+	const read = readStrand(input);
+	if (!read.ok) return read;
+	return isKnown(read.value)
+		? ok(read.value)
+		: fail({ code: 'needs_one_of', fields: ['lineClass', 'sections', 'lengthM'] });
+}
+
 function readRating(input: z.infer<typeof RatingInput>): Result<Rating> {
 	const line = readLine(input.lineClass);
 	const backing = findMaterial(input.backing);
@@ -108,7 +120,7 @@ function readRating(input: z.infer<typeof RatingInput>): Result<Rating> {
 }
 
 /** Ways to describe a spool, and what each needs. */
-function readSpool(input: z.infer<typeof SpoolInput>): Result<SpoolSource> {
+export function readSpool(input: z.infer<typeof SpoolInput>): Result<SpoolSource> {
 	const { rimDiameterMm, arborDiameterMm, widthMm, frameDiameterMm, profile, ratings } = input;
 	const ways = given(input, ['profile', 'ratings', 'arborDiameterMm']);
 	if (ways.length > 1) return fail({ code: 'conflicting_fields', fields: ways }, [ways[1]!]);
@@ -139,7 +151,7 @@ function readSpool(input: z.infer<typeof SpoolInput>): Result<SpoolSource> {
 /** A request of the API as the core's problem. */
 export function readFitRequest(request: FitRequest): Result<Problem> {
 	const source = readSpool(request.spool);
-	const stack = all(request.stack.map(readComponent), (i) => ['stack', i]);
+	const stack = all(request.stack.map(readStrand), (i) => ['stack', i]);
 	if (source.ok && stack.ok)
 		return ok({ source: source.value, stack: stack.value, gapMm: request.gapMm ?? DEFAULT_GAP_MM });
 	return {

@@ -49,6 +49,19 @@ const WORDS: Words = {
 	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
 	shorter_than_head: ({ lengthMm, leastMm }) =>
 		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, ${formatNumber(leastMm / 1000, 1)} m: give its sections, or a longer line.`,
+	depth_below_arbor: ({ depthMm, limitMm }) =>
+		`A depth of ${mm(depthMm)} is below the arbor, which is ${mm(limitMm)} down: lay the rule across both rims and read to the line's surface.`,
+	depth_above_rim: ({ depthMm }) =>
+		`A depth of ${mm(depthMm)} would be above the rim: read from the rim down to the line's surface.`,
+	depth_below_start: ({ depthMm, limitMm }) =>
+		`A depth of ${mm(depthMm)} is where this began or lower (${mm(limitMm)}): with turns on, it must be less.`,
+	line_alone_fills: ({ gapMm, wantedMm }) =>
+		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted: no backing goes under it here. Take a slimmer or shorter line, or a smaller gap.`,
+	no_such_component: ({ index, count }) =>
+		`There is no component ${index}: the stack has ${count}, counted from 0 at the arbor.`,
+	no_turns_yet: () => 'Count the turns that are on: a checkpoint needs some.',
+	nothing_to_correct: () =>
+		'No component is left open, so there is nothing to take off or add: leave the length of the backing out.',
 	rating_beyond_measures: () =>
 		"The maker's figure claims more than a spool of this rim and width can hold, even with no arbor: check both, or raise the maker's allowance."
 };

@@ -1,4 +1,4 @@
-import type { Issue } from '$lib/core';
+import type { Issue, Result } from '$lib/core';
 import { wordIssue, wordShape, type WordedIssue } from '$lib/schema/words';
 import type { z } from 'zod';
 
@@ -62,4 +62,23 @@ export async function readBody<S extends z.ZodType>(request: Request, shape: S):
 	}
 	const parsed = shape.safeParse(body);
 	return parsed.success ? { ok: true, value: parsed.data } : no(issueResponse(422, wordShape(parsed.error)));
+}
+
+/** A route that answers a JSON body from the core: 200, or the refusals of {@link readBody} and `impossible`. */
+export const answering =
+	<S extends z.ZodType, T>(shape: S, answer: (body: z.output<S>) => Result<T> | Promise<Result<T>>) =>
+	async ({ request }: { request: Request }): Promise<Response> => {
+		const body = await readBody(request, shape);
+		if (!body.ok) return body.response;
+		const answered = await answer(body.value);
+		return answered.ok ? Response.json(answered.value) : impossible(answered.issues);
+	};
+
+/** Runs a long computation batch by batch, letting other requests in between. */
+export async function inTurns<T>(running: Generator<unknown, T>): Promise<T> {
+	for (;;) {
+		const step = running.next();
+		if (step.done) return step.value;
+		await new Promise((resume) => setImmediate(resume));
+	}
 }

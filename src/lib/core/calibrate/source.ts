@@ -1,7 +1,14 @@
 import { fail, ok, type Result } from '../issues';
 import { findRoot } from '../numeric/root';
 import { spoolFromProfile, straightSpool, type ProfilePoint, type Spool } from '../spool';
-import { RATED_GAP_MM, weighRatings, type Rating, type RatingConsistency } from './ratings';
+import {
+	RATED_BULK_SPREAD,
+	RATED_GAP_MM,
+	RATED_GAP_SIGMA_MM,
+	weighRatings,
+	type Rating,
+	type RatingConsistency
+} from './ratings';
 
 export interface MeasuredSource {
 	readonly kind: 'measured';
@@ -26,6 +33,9 @@ export interface RatedSource {
 	readonly ratedGapMm: number;
 	/** Correction of the ratings' space; 1 but for asking how much it matters. */
 	readonly spaceFactor: number;
+	/** 1σ of the space behind the figures, as a share, and of the gap they leave, mm. */
+	readonly bulkSpread: number;
+	readonly gapSigmaMm: number;
 	readonly shape: SpoolShape;
 	readonly rimDiameterMm?: number | undefined;
 	readonly widthMm?: number | undefined;
@@ -125,13 +135,38 @@ function measuresForSpace(source: RatedSource, spaceMm3: number): Result<Measure
 	});
 }
 
+type Measured = Pick<RatedSource, 'rimDiameterMm' | 'widthMm' | 'frameDiameterMm'>;
+
 /** A rated source with the usual assumptions. */
 export const ratedSource = (
-	given: Pick<RatedSource, 'ratings' | 'makersAllowance' | 'rimDiameterMm' | 'widthMm' | 'frameDiameterMm'>
+	given: Pick<RatedSource, 'ratings' | 'makersAllowance'> & Measured
 ): RatedSource => ({
 	kind: 'rated',
 	ratedGapMm: RATED_GAP_MM,
+	bulkSpread: RATED_BULK_SPREAD,
+	gapSigmaMm: RATED_GAP_SIGMA_MM,
 	spaceFactor: 1,
 	shape: TYPICAL_SHAPE,
 	...given
 });
+
+/** 1σ of the space behind a fill that is really on the spool: its bulk is known, its lay is somebody's. Assumption. */
+export const KNOWN_FILL_SPREAD = 0.04;
+/** 1σ of a gap measured with a rule or a slip of card, mm. Assumption. */
+export const SEEN_GAP_SIGMA_MM = 0.5;
+
+/**
+ * A spool known by what is on it now: a figure with no maker's optimism in it, and a gap that was looked
+ * at, measured from the frame where there is one.
+ */
+export function knownFillSource(given: { fill: Rating; gapMm: number } & Measured): RatedSource {
+	const { fill, gapMm, ...measured } = given;
+	const { rimDiameterMm: rim, frameDiameterMm: frame } = measured;
+	const insideRimMm = rim !== undefined && frame !== undefined ? (rim - frame) / 2 : 0;
+	return {
+		...ratedSource({ ratings: [fill], makersAllowance: 0, ...measured }),
+		ratedGapMm: gapMm + insideRimMm,
+		bulkSpread: KNOWN_FILL_SPREAD,
+		gapSigmaMm: SEEN_GAP_SIGMA_MM
+	};
+}

@@ -1,4 +1,4 @@
-import { areaInPiece, radiusInPiece, volumeInPiece, type Piece } from './piece';
+import { areaInPiece, radiusAtAreaInPiece, radiusInPiece, volumeInPiece, type Piece } from './piece';
 import type { Spool } from './spool';
 
 function pieceWhere(spool: Spool, holds: (piece: Piece) => boolean): Piece {
@@ -27,6 +27,15 @@ export function radiusAtVolume(spool: Spool, volumeMm3: number): number {
 	let i = 0;
 	while (i + 1 < pieces.length && volumeMm3 > pieces[i + 1]!.volumeBelowMm3) i++;
 	return radiusInPiece(pieces[i]!, volumeMm3);
+}
+
+/** Surface radius when a cross-section of `areaMm2` is filled, mm: the inverse of {@link areaToRadius}. */
+export function radiusAtArea(spool: Spool, areaMm2: number): number {
+	if (!(areaMm2 >= 0)) throw new RangeError(`cross-section ${areaMm2} mm² is not a fill`);
+	const { pieces } = spool;
+	let i = 0;
+	while (i + 1 < pieces.length && areaMm2 > pieces[i + 1]!.areaBelowMm2) i++;
+	return radiusAtAreaInPiece(pieces[i]!, areaMm2);
 }
 
 /** Width between the flanges at a radius, mm. */

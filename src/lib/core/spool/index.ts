@@ -1,2 +1,2 @@
-export { areaToRadius, radiusAtVolume, volumeToRadius, widthAtRadius } from './fill';
+export { areaToRadius, radiusAtArea, radiusAtVolume, volumeToRadius, widthAtRadius } from './fill';
 export { spoolFromProfile, straightSpool, type ProfilePoint, type Spool } from './spool';

@@ -50,3 +50,11 @@ export function radiusInPiece(piece: Piece, volumeMm3: number): number {
 	const excess = (r: number): number => volumeInPiece(piece, r) - volumeMm3;
 	return excess(r1) <= 0 ? r1 : findRoot(excess, r0, r1);
 }
+
+/** The radius at which the piece has taken a total cross-section `areaMm2`: the root of a quadratic, in its stable form. */
+export function radiusAtAreaInPiece(piece: Piece, areaMm2: number): number {
+	const within = areaMm2 - piece.areaBelowMm2;
+	if (within <= 0) return piece.innerRadiusMm;
+	const { widthMm: w, slope } = piece;
+	return piece.innerRadiusMm + (2 * within) / (w + Math.sqrt(w * w + 2 * slope * within));
+}

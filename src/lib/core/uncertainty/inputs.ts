@@ -1,5 +1,10 @@
-import { RATED_BULK_SPREAD, RATED_GAP_SIGMA_MM } from '../calibrate/ratings';
-import { TYPICAL_SHAPE_SIGMA, type SpoolSource } from '../calibrate/source';
+import {
+	TYPICAL_SHAPE_SIGMA,
+	type ProfileSource,
+	type RatedSource,
+	type SpoolShape,
+	type SpoolSource
+} from '../calibrate/source';
 import { isKnown, type Component, type Stack } from '../fit/stack';
 import { scaleBulk } from '../line/sections';
 import { MAX_LAY_EFFICIENCY } from '../packing/packing';
@@ -25,101 +30,127 @@ export type InputKey =
 	| 'bulk'
 	| 'lay';
 
-/** An uncertain input: the problem as it would be if this input were `z` standard deviations off. */
+/** An uncertain input, and how a problem changes when it is `z` standard deviations off. */
 export interface UncertainInput {
 	readonly key: InputKey;
 	/** The component it belongs to, if it is not the spool's. */
 	readonly component?: number;
-	readonly shifted: (z: number) => Problem;
+	/** Shifts can follow one another: each moves its own input and keeps what the others moved. */
+	readonly shift: (problem: Problem, z: number) => Problem;
 }
 
-type SpoolShift = readonly [InputKey, (z: number) => SpoolSource];
+type SourceShift = readonly [InputKey, (source: SpoolSource, z: number) => SpoolSource];
 
-function sourceShifts(source: SpoolSource, spreads: Spreads): SpoolShift[] {
-	const { rimMm, arborMm, widthMm } = spreads;
-	const frame = source.frameDiameterMm;
-	const frameShift: SpoolShift[] =
-		frame === undefined ? [] : [['frame', (z) => ({ ...source, frameDiameterMm: frame + z * rimMm })]];
-	switch (source.kind) {
-		case 'measured':
-			return [
-				['rim', (z) => ({ ...source, rimDiameterMm: source.rimDiameterMm + z * rimMm })],
-				['arbor', (z) => ({ ...source, arborDiameterMm: source.arborDiameterMm + z * arborMm })],
-				['width', (z) => ({ ...source, widthMm: source.widthMm + z * widthMm })],
-				...frameShift
-			];
-		case 'profile': {
-			const last = source.profile.length - 1;
-			const moved = (i: number, radiusMm: number): SpoolSource => ({
-				...source,
-				profile: source.profile.map((point, j) =>
-					i === j ? { ...point, radiusMm: point.radiusMm + radiusMm } : point
-				)
-			});
-			const widened = (z: number): SpoolSource => ({
-				...source,
-				profile: source.profile.map((point) =>
+/** A shift that only one kind of source knows. */
+const of =
+	<K extends SpoolSource['kind'], S extends Extract<SpoolSource, { kind: K }>>(
+		kind: K,
+		shift: (source: S, z: number) => S
+	) =>
+	(source: SpoolSource, z: number): SpoolSource => {
+		if (source.kind !== kind) throw new RangeError(`a ${kind} spool became ${source.kind}`);
+		return shift(source as S, z);
+	};
+
+const measuredShifts = ({ rimMm, arborMm, widthMm }: Spreads): SourceShift[] => [
+	['rim', of('measured', (s, z) => ({ ...s, rimDiameterMm: s.rimDiameterMm + z * rimMm }))],
+	['arbor', of('measured', (s, z) => ({ ...s, arborDiameterMm: s.arborDiameterMm + z * arborMm }))],
+	['width', of('measured', (s, z) => ({ ...s, widthMm: s.widthMm + z * widthMm }))]
+];
+
+const profileShifts = ({ rimMm, arborMm, widthMm }: Spreads): SourceShift[] => {
+	const moved = (source: ProfileSource, at: number, radiusMm: number): ProfileSource => ({
+		...source,
+		profile: source.profile.with(at, {
+			...source.profile.at(at)!,
+			radiusMm: source.profile.at(at)!.radiusMm + radiusMm
+		})
+	});
+	return [
+		['rim', of('profile', (s, z) => moved(s, -1, (z * rimMm) / 2))],
+		['arbor', of('profile', (s, z) => moved(s, 0, (z * arborMm) / 2))],
+		[
+			'width',
+			of('profile', (s, z) => ({
+				...s,
+				profile: s.profile.map((point) =>
 					point.widthMm > 0 ? { ...point, widthMm: point.widthMm + z * widthMm } : point
 				)
-			});
-			return [
-				['rim', (z) => moved(last, (z * rimMm) / 2)],
-				['arbor', (z) => moved(0, (z * arborMm) / 2)],
-				['width', widened],
-				...frameShift
-			];
-		}
-		case 'rated': {
-			const { rimDiameterMm: rim, widthMm: width, shape } = source;
-			const reshaped = (key: keyof typeof shape, z: number): SpoolSource => ({
-				...source,
-				shape: { ...shape, [key]: shape[key] + z * TYPICAL_SHAPE_SIGMA[key] }
-			});
-			const shifts: SpoolShift[] = [
-				['rating', (z) => ({ ...source, spaceFactor: source.spaceFactor * (1 + z * RATED_BULK_SPREAD) })],
-				['rated-gap', (z) => ({ ...source, ratedGapMm: source.ratedGapMm + z * RATED_GAP_SIGMA_MM })]
-			];
-			if (rim !== undefined) shifts.push(['rim', (z) => ({ ...source, rimDiameterMm: rim + z * rimMm })]);
-			if (width !== undefined) shifts.push(['width', (z) => ({ ...source, widthMm: width + z * widthMm })]);
-			if (rim === undefined || width === undefined)
-				shifts.push(['arbor-shape', (z) => reshaped('arborOverRim', z)]);
-			if (rim === undefined && width === undefined)
-				shifts.push(['width-shape', (z) => reshaped('widthOverRim', z)]);
-			return [...shifts, ...frameShift];
-		}
-	}
-}
-
-type ComponentShift = readonly [InputKey, (z: number) => Component];
-
-function componentShifts(component: Component, spreads: Spreads): ComponentShift[] {
-	const lay = (z: number): number =>
-		Math.min(component.layEfficiency * (1 + z * spreads.layShare), MAX_LAY_EFFICIENCY);
-	return [
-		isKnown(component)
-			? [
-					'bulk',
-					(z) => ({ ...component, sections: scaleBulk(component.sections, 1 + z * spreads.bulkShare) })
-				]
-			: [
-					'diameter',
-					(z) => ({ ...component, diameterMm: component.diameterMm * (1 + z * spreads.diameterShare) })
-				],
-		['lay', (z) => ({ ...component, layEfficiency: lay(z) })]
+			}))
+		]
 	];
+};
+
+function ratedShifts(source: RatedSource, { rimMm, widthMm }: Spreads): SourceShift[] {
+	const reshaped = (key: keyof SpoolShape) =>
+		of('rated', (s, z) => ({
+			...s,
+			shape: { ...s.shape, [key]: s.shape[key] + z * TYPICAL_SHAPE_SIGMA[key] }
+		}));
+	const [hasRim, hasWidth] = [source.rimDiameterMm !== undefined, source.widthMm !== undefined];
+	const shifts: SourceShift[] = [
+		['rating', of('rated', (s, z) => ({ ...s, spaceFactor: s.spaceFactor * (1 + z * s.bulkSpread) }))],
+		['rated-gap', of('rated', (s, z) => ({ ...s, ratedGapMm: s.ratedGapMm + z * s.gapSigmaMm }))]
+	];
+	if (hasRim)
+		shifts.push(['rim', of('rated', (s, z) => ({ ...s, rimDiameterMm: s.rimDiameterMm! + z * rimMm }))]);
+	if (hasWidth) shifts.push(['width', of('rated', (s, z) => ({ ...s, widthMm: s.widthMm! + z * widthMm }))]);
+	if (!hasRim || !hasWidth) shifts.push(['arbor-shape', reshaped('arborOverRim')]);
+	if (!hasRim && !hasWidth) shifts.push(['width-shape', reshaped('widthOverRim')]);
+	return shifts;
 }
+
+const shiftsOf = (source: SpoolSource, spreads: Spreads): SourceShift[] => {
+	switch (source.kind) {
+		case 'measured':
+			return measuredShifts(spreads);
+		case 'profile':
+			return profileShifts(spreads);
+		case 'rated':
+			return ratedShifts(source, spreads);
+	}
+};
+
+/** What may be off in what is known of a spool. */
+export function sourceShifts(source: SpoolSource, spreads: Spreads): SourceShift[] {
+	const shifts = shiftsOf(source, spreads);
+	return source.frameDiameterMm === undefined
+		? shifts
+		: [...shifts, ['frame', (s, z) => ({ ...s, frameDiameterMm: s.frameDiameterMm! + z * spreads.rimMm })]];
+}
+
+type ComponentShift = readonly [InputKey, (component: Component, z: number) => Component];
+
+const componentShifts = (component: Component, spreads: Spreads): ComponentShift[] => [
+	isKnown(component)
+		? [
+				'bulk',
+				(c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * spreads.bulkShare) } : c)
+			]
+		: [
+				'diameter',
+				(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * spreads.diameterShare) })
+			],
+	[
+		'lay',
+		(c, z) => ({
+			...c,
+			layEfficiency: Math.min(c.layEfficiency * (1 + z * spreads.layShare), MAX_LAY_EFFICIENCY)
+		})
+	]
+];
 
 /** Every uncertain input of a problem. */
 export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainInput[] {
-	const spool = sourceShifts(problem.source, spreads).map(([key, source]): UncertainInput => ({
+	const spool = sourceShifts(problem.source, spreads).map(([key, moved]): UncertainInput => ({
 		key,
-		shifted: (z) => ({ ...problem, source: source(z) })
+		shift: (p, z) => ({ ...p, source: moved(p.source, z) })
 	}));
 	const stack = problem.stack.flatMap((component, index) =>
-		componentShifts(component, spreads).map(([key, shifted]): UncertainInput => ({
+		componentShifts(component, spreads).map(([key, moved]): UncertainInput => ({
 			key,
 			component: index,
-			shifted: (z) => ({ ...problem, stack: problem.stack.map((c, i) => (i === index ? shifted(z) : c)) })
+			shift: (p, z) => ({ ...p, stack: p.stack.with(index, moved(p.stack[index]!, z)) })
 		}))
 	);
 	return [...spool, ...stack];

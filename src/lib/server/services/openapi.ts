@@ -1,3 +1,4 @@
+import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { CreateSetup, RecordForm, SaveSetup, TickStep } from '$lib/schema/setup';
 import { z } from 'zod';
@@ -28,6 +29,25 @@ const taking = (
 const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.number().int() });
 const id = { id: z.string() };
 
+const asked = (summary: string, body: z.ZodType, answer: z.ZodType) => ({
+	post: taking(summary, body, { '200': jsonOf(answer, 'The answer.') })
+});
+
+const ASKED = {
+	'/api/half-fit': asked('The line wound alone, its depth read', ask.HalfFitRequest, ask.HalfFitResponse),
+	'/api/checkpoint': asked('A pause in winding', ask.CheckpointRequest, ask.CheckpointResponse),
+	'/api/correct': asked('The gap seen, the backing put right', ask.CorrectRequest, ask.CorrectResponse),
+	'/api/risk': asked('How sure, by simulation', ask.RiskRequest, ask.RiskResponse),
+	'/api/match': asked('Every spool with every line', ask.MatchRequest, ask.MatchResponse),
+	'/api/shared-backing': asked(
+		'One backing under many lines',
+		ask.SharedBackingRequest,
+		ask.SharedBackingResponse
+	),
+	'/api/methods': asked('What each method would do here', ask.MethodsRequest, ask.MethodsResponse),
+	'/api/runout': asked('Retrieve and drag along a run', ask.RunoutRequest, ask.RunoutResponse)
+};
+
 /** The API described from the very schemas that check it. */
 export const openApiDocument = () =>
 	createDocument({
@@ -41,6 +61,7 @@ export const openApiDocument = () =>
 			'/api/fit': {
 				post: taking('Fit a stack on a spool', FitRequest, { '200': jsonOf(FitResponse, 'The fit.') })
 			},
+			...ASKED,
 			'/api/setups': {
 				post: taking('Save a new set-up', CreateSetup, { '201': jsonOf(Created, 'Saved.') })
 			},

@@ -1,14 +1,9 @@
 import { answerFit } from '$lib/schema/fit-answer';
 import { FitRequest } from '$lib/schema/fit-api';
 import { readFitRequest } from '$lib/schema/fit-read';
-import { impossible, readBody } from '$lib/server/http';
-import { json, type RequestHandler } from '@sveltejs/kit';
+import { answering } from '$lib/server/http';
 
-export const POST: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, FitRequest);
-	if (!body.ok) return body.response;
-	const problem = readFitRequest(body.value);
-	if (!problem.ok) return impossible(problem.issues);
-	const answer = answerFit(problem.value);
-	return answer.ok ? json(answer.value) : impossible(answer.issues);
-};
+export const POST = answering(FitRequest, (body) => {
+	const problem = readFitRequest(body);
+	return problem.ok ? answerFit(problem.value) : problem;
+});

@@ -1,0 +1,77 @@
+import { describe, expect, it } from 'vitest';
+import { spoolOf, type SpoolSource } from '../calibrate/source';
+import { solveFit, type Fit } from '../fit/solve';
+import { taperOf } from '../line/class';
+import type { Problem } from '../uncertainty/inputs';
+import { DEFAULT_SPREADS } from '../uncertainty/spreads';
+import { GAP_ERROR_LIMIT_MM, methodLadder, RUB_LIMIT, type Ladder } from './ladder';
+import type { MethodSlug } from './methods';
+
+const SOURCE: SpoolSource = { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 };
+const problem = (gapMm: number, number = 6): Problem => ({
+	source: SOURCE,
+	gapMm,
+	stack: [
+		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
+		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number, density: 'F' }) }
+	]
+});
+const fitOf = ({ source, stack, gapMm }: Problem): Fit => {
+	const spool = spoolOf(source);
+	const fit = spool.ok ? solveFit(spool.value.spool, stack, gapMm) : spool;
+	if (!fit.ok) throw new Error('no fit');
+	return fit.value;
+};
+const ladder = (gapMm: number, spreads = DEFAULT_SPREADS): Ladder =>
+	methodLadder(problem(gapMm), fitOf(problem(gapMm)), { trials: 1500, seed: 11, spreads })!;
+const rung = (of: Ladder, slug: MethodSlug) => of.rungs.find((r) => r.slug === slug)!;
+
+describe('the ladder of methods', () => {
+	const usual = ladder(4);
+
+	it('errs less the more trouble is taken', () => {
+		const errors = (['makers-figure', 'calculation', 'stop-depth', 'half-fit'] as const).map(
+			(slug) => rung(usual, slug).gapError95Mm
+		);
+		expect(errors).toEqual([...errors].sort((a, b) => b - a));
+	});
+	it('a checkpoint is under 1.3 mm at no extra winding', () => {
+		expect(rung(usual, 'checkpoint').gapError95Mm).toBeLessThan(1.3);
+		expect(rung(usual, 'checkpoint').extraTurns).toBe(0);
+	});
+	it('half-fit is under 0.8 mm at less than half the extra turns of a reverse fill', () => {
+		expect(rung(usual, 'half-fit').gapError95Mm).toBeLessThan(0.8);
+		expect(rung(usual, 'half-fit').extraTurns).toBeLessThan(rung(usual, 'reverse-fill').extraTurns / 2);
+	});
+	it('reverse fill winds line and backing on and off once more', () => {
+		const line = rung(usual, 'half-fit').extraTurns / 2;
+		expect(rung(usual, 'reverse-fill').extraTurns).toBeGreaterThan(2 * line + 600);
+	});
+	it('recommends the least work that keeps both limits', () => {
+		expect(usual.because).toBe('least-work-that-is-safe');
+		const chosen = rung(usual, usual.recommended);
+		expect(chosen.rubProbability).toBeLessThanOrEqual(RUB_LIMIT);
+		expect(chosen.gapError95Mm).toBeLessThanOrEqual(GAP_ERROR_LIMIT_MM);
+		expect(chosen.extraTurns).toBe(0);
+	});
+	it('a narrow gap and a doubtful line make the trouble worth while', () => {
+		const narrow = ladder(0.8, { ...DEFAULT_SPREADS, bulkShare: 0.12 });
+		expect(['half-fit', 'reverse-fill']).toContain(narrow.recommended);
+	});
+	it('sure measures make the plain calculation good', () => {
+		const sure = ladder(4, {
+			rimMm: 0.02,
+			arborMm: 0.02,
+			widthMm: 0.02,
+			diameterShare: 0.002,
+			bulkShare: 0.002,
+			layShare: 0.002,
+			depthMm: 0.1
+		});
+		expect(rung(sure, 'calculation').gapError95Mm).toBeLessThan(0.15);
+	});
+	it('there is none when the line alone is too big', () => {
+		const tooBig = problem(4, 14);
+		expect(methodLadder(tooBig, fitOf(tooBig))).toBeUndefined();
+	});
+});

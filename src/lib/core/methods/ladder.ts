@@ -1,0 +1,78 @@
+import { spoolOf } from '../calibrate/source';
+import type { Fit } from '../fit/solve';
+import { seededRandom } from '../numeric/random';
+import { mean, quantileSorted, shareBelow } from '../numeric/sample';
+import type { Problem } from '../uncertainty/inputs';
+import { DEFAULT_SPREADS, type Spreads } from '../uncertainty/spreads';
+import { METHODS, type MethodSlug, type Played } from './methods';
+import { World, type Belief } from './world';
+
+/** What a method can be expected to do on this set-up. */
+export interface Rung {
+	readonly slug: MethodSlug;
+	/** The gap is off by less than this nineteen times in twenty, mm. */
+	readonly gapError95Mm: number;
+	readonly rubProbability: number;
+	/** Handle turns beyond winding everything on once. */
+	readonly extraTurns: number;
+}
+
+export interface Ladder {
+	readonly rungs: readonly Rung[];
+	readonly recommended: MethodSlug;
+	/** Why: it is the least work that keeps both limits, or nothing does and it errs least. */
+	readonly because: 'least-work-that-is-safe' | 'errs-least';
+}
+
+/** Chance of rubbing, and gap error, that a method may have and still be recommended. Assumptions. */
+export const RUB_LIMIT = 0.05;
+export const GAP_ERROR_LIMIT_MM = 1.5;
+
+export function summariseMethod(slug: MethodSlug, played: readonly Played[], gapMm: readonly number[]): Rung {
+	const errors = Float64Array.from(played, (p, i) => Math.abs(p.gapMm - gapMm[i]!)).sort();
+	const gaps = Float64Array.from(played, (p) => p.gapMm).sort();
+	return {
+		slug,
+		gapError95Mm: quantileSorted(errors, 0.95),
+		rubProbability: shareBelow(gaps, 0),
+		extraTurns: mean(played.map((p) => p.extraTurns))
+	};
+}
+
+/**
+ * Plays every method on `trials` worlds drawn from the spreads, and says which to use. Undefined when the
+ * set-up has no length to find. A method that cannot be used here has no rung.
+ */
+export function methodLadder(
+	problem: Problem,
+	planned: Fit,
+	{
+		trials = 400,
+		seed = 1,
+		spreads = DEFAULT_SPREADS
+	}: { trials?: number; seed?: number; spreads?: Spreads } = {}
+): Ladder | undefined {
+	const { solved } = planned;
+	if (!planned.fits || !solved || !(solved.lengthMm > 0)) return undefined;
+	const built = spoolOf(problem.source);
+	if (!built.ok) return undefined;
+	const belief: Belief = { problem, spool: built.value.spool, planned, solved, spreads };
+	const rungs = METHODS.flatMap(({ slug, play }) => {
+		const played: Played[] = [];
+		for (let i = 0; i < trials; i++) {
+			// Every method meets the same worlds: each has a seed of its own.
+			const world = World.draw(belief, seededRandom(seed + i));
+			const result = world && play(world, belief);
+			if (result) played.push(result);
+		}
+		const wanted = played.map(() => problem.gapMm);
+		return played.length > trials / 2 ? [summariseMethod(slug, played, wanted)] : [];
+	});
+	const safe = rungs.filter((r) => r.rubProbability <= RUB_LIMIT && r.gapError95Mm <= GAP_ERROR_LIMIT_MM);
+	const least = Math.min(...safe.map((r) => r.extraTurns));
+	const byError = (a: Rung, b: Rung): number => a.gapError95Mm - b.gapError95Mm;
+	const best = safe.filter((r) => r.extraTurns <= least).sort(byError)[0];
+	if (best) return { rungs, recommended: best.slug, because: 'least-work-that-is-safe' };
+	const closest = [...rungs].sort(byError)[0];
+	return closest && { rungs, recommended: closest.slug, because: 'errs-least' };
+}

@@ -1,0 +1,5 @@
+import { answerMatch } from '$lib/schema/ask-answer';
+import { MatchRequest } from '$lib/schema/ask-api';
+import { answering } from '$lib/server/http';
+
+export const POST = answering(MatchRequest, answerMatch);

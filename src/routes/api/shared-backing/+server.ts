@@ -1,0 +1,5 @@
+import { answerSharedBacking } from '$lib/schema/ask-answer';
+import { SharedBackingRequest } from '$lib/schema/ask-api';
+import { answering } from '$lib/server/http';
+
+export const POST = answering(SharedBackingRequest, answerSharedBacking);
