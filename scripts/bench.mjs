@@ -9,9 +9,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { fileURLToPath, pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
-import { build as viteBuild } from 'vite';
+import { bundled } from './bench/bundled.mjs';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
 
@@ -53,15 +52,7 @@ function noise() {
 }
 
 async function coreFigures() {
-	const outDir = join(root, '.wendle/bench');
-	await viteBuild({
-		configFile: false,
-		root,
-		logLevel: 'error',
-		resolve: { alias: { $lib: fileURLToPath(new URL('../src/lib', import.meta.url)) } },
-		build: { ssr: 'scripts/bench/core.ts', outDir, emptyOutDir: true }
-	});
-	const { fitOnce, oracleOnce } = await import(pathToFileURL(join(outDir, 'core.js')).href);
+	const { fitOnce, oracleOnce, simulateOnce, matrixOnce } = await bundled('core');
 	const lengthMm = fitOnce();
 	time(fitOnce, 3000);
 	const fits = time(fitOnce, 5000);
@@ -71,6 +62,13 @@ async function coreFigures() {
 		'the oracle winding the same once',
 		`${median(oracle).toFixed(1)} ms`,
 		`${(median(oracle) / median(fits)).toFixed(0)} times as long`
+	);
+	time(simulateOnce, 2);
+	say('Monte Carlo, 20,000 trials', `${median(time(simulateOnce, 7)).toFixed(0)} ms`, 'aim: under 300 ms');
+	say(
+		'match matrix, 50 spools by 200 lines',
+		`${median(time(matrixOnce, 3)).toFixed(0)} ms`,
+		'aim: under 1 s'
 	);
 }
 

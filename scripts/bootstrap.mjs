@@ -70,7 +70,7 @@ const driverLoads = () =>
 
 export function install() {
 	const installed = stamp('installed');
-	const wanted = hashOf(['package-lock.json', 'package.json', '.npmrc']);
+	const wanted = hashOf(['package-lock.json', '.npmrc']);
 	if (installed.read() === wanted && existsSync(join(root, 'node_modules'))) return;
 	console.log('Installing packages (the database driver is compiled: a few minutes the first time) ...');
 	run('npm', ['ci', '--include=dev', '--include=optional', '--no-fund', '--no-audit']);

@@ -1,10 +1,13 @@
 import {
+	matchPair,
 	parseLineClass,
+	simulate,
 	solveFit,
 	straightSpool,
 	taperOf,
 	type Component,
-	type LineSection
+	type LineSection,
+	type Problem
 } from '../../src/lib/core';
 import { windStackReference } from '../../src/lib/core/fit/reference';
 
@@ -48,3 +51,36 @@ export function oracleOnce(lengthMm: number): number {
 	const reference = { arborRadiusMm: 22.5, rimRadiusMm: 55, widthAtMm: () => 30 };
 	return windStackReference(reference, complete, 16).at(-1)!.outerRadiusMm;
 }
+
+const problem: Problem = {
+	source: { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 },
+	gapMm: 4,
+	stack: [
+		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
+		{ role: 'line', layEfficiency: 0.88, sections: line('WF6F') }
+	]
+};
+const planned = (() => {
+	const small = straightSpool({ rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 });
+	const fit = small.ok ? solveFit(small.value, problem.stack, problem.gapMm) : small;
+	if (!fit.ok) throw new Error(JSON.stringify(fit.issues));
+	return fit.value;
+})();
+
+export const simulateOnce = (): number =>
+	simulate(problem, planned, { trials: 20_000, seed: 1 }).rubProbability;
+
+const spools = Array.from({ length: 50 }, (_, i) => {
+	const made = straightSpool({ rimDiameterMm: 70 + i / 2, arborDiameterMm: 30, widthMm: 20 });
+	if (!made.ok) throw new Error('no spool');
+	return made.value;
+});
+const lines = Array.from({ length: 200 }, (_, i) => ({
+	layEfficiency: 0.88,
+	sections: line(`WF${1 + (i % 12)}F`)
+}));
+
+export const matrixOnce = (): number =>
+	spools
+		.flatMap((on) => lines.map((l) => matchPair(on, l, { diameterMm: 0.48, layEfficiency: 0.9 }, 4)))
+		.filter((fit) => fit.ok && fit.value.fits).length;

@@ -10,6 +10,8 @@ import { World, type Belief } from './world';
 /** What a method can be expected to do on this set-up. */
 export interface Rung {
 	readonly slug: MethodSlug;
+	/** Deviation of the gap from the wanted one, root mean square, mm. */
+	readonly gapErrorMm: number;
 	/** The gap is off by less than this nineteen times in twenty, mm. */
 	readonly gapError95Mm: number;
 	readonly rubProbability: number;
@@ -33,11 +35,20 @@ export function summariseMethod(slug: MethodSlug, played: readonly Played[], gap
 	const gaps = Float64Array.from(played, (p) => p.gapMm).sort();
 	return {
 		slug,
+		gapErrorMm: Math.sqrt(mean(errors.map((e) => e * e))),
 		gapError95Mm: quantileSorted(errors, 0.95),
 		rubProbability: shareBelow(gaps, 0),
 		extraTurns: mean(played.map((p) => p.extraTurns))
 	};
 }
+
+/** Plays every method once on the same world: the one that the seed makes. */
+export const playMethods = (belief: Belief, seed: number): [MethodSlug, Played][] =>
+	METHODS.flatMap(({ slug, play }) => {
+		const world = World.draw(belief, seededRandom(seed));
+		const result = world && play(world, belief);
+		return result ? [[slug, result] as [MethodSlug, Played]] : [];
+	});
 
 /**
  * Plays every method on `trials` worlds drawn from the spreads, and says which to use. Undefined when the
@@ -57,16 +68,16 @@ export function methodLadder(
 	const built = spoolOf(problem.source);
 	if (!built.ok) return undefined;
 	const belief: Belief = { problem, spool: built.value.spool, planned, solved, spreads };
-	const rungs = METHODS.flatMap(({ slug, play }) => {
-		const played: Played[] = [];
-		for (let i = 0; i < trials; i++) {
-			// Every method meets the same worlds: each has a seed of its own.
-			const world = World.draw(belief, seededRandom(seed + i));
-			const result = world && play(world, belief);
-			if (result) played.push(result);
+	const played = new Map<MethodSlug, Played[]>();
+	for (let i = 0; i < trials; i++)
+		for (const [slug, result] of playMethods(belief, seed + i)) {
+			const results = played.get(slug) ?? [];
+			results.push(result);
+			played.set(slug, results);
 		}
-		const wanted = played.map(() => problem.gapMm);
-		return played.length > trials / 2 ? [summariseMethod(slug, played, wanted)] : [];
+	const rungs = [...played].flatMap(([slug, results]) => {
+		const wanted = results.map(() => problem.gapMm);
+		return results.length > trials / 2 ? [summariseMethod(slug, results, wanted)] : [];
 	});
 	const safe = rungs.filter((r) => r.rubProbability <= RUB_LIMIT && r.gapError95Mm <= GAP_ERROR_LIMIT_MM);
 	const least = Math.min(...safe.map((r) => r.extraTurns));
