@@ -1,6 +1,7 @@
 import { jobSteps } from '../src/lib/core';
 import { DEFAULT_UNITS } from '../src/lib/schema/units';
-import { jobOf, workOut } from '../src/lib/schema/workout';
+import { jobOf } from '../src/lib/schema/job';
+import { workOut } from '../src/lib/schema/workout';
 import { openDatabase } from '../src/lib/server/db/open';
 import { createSetup, rack, recordWinding, tickStep } from '../src/lib/server/services/setups';
 import { KIT_ROOM, type DemoSpool } from './kit-room';

@@ -1,5 +1,5 @@
-import { newSetup } from '../src/lib/schema/new-setup';
-import type { FillForm, RecordForm, SetupForm, SpoolForm } from '../src/lib/schema/setup';
+import { newComponent, newSetup } from '../src/lib/schema/new-setup';
+import type { ComponentForm, FillForm, RecordForm, SetupForm, SpoolForm } from '../src/lib/schema/setup';
 
 /**
  * The kit room of a field centre on an island that does not exist. It lends reels for grayling, char
@@ -15,8 +15,18 @@ export interface DemoSpool {
 
 const blank = newSetup();
 
-function setup(spool: Partial<SpoolForm>, fill: Partial<FillForm>): SetupForm {
-	return { spool: { ...blank.spool, ...spool }, fill: { ...blank.fill, ...fill } };
+interface Parts {
+	line: ComponentForm;
+	backing: ComponentForm;
+	joint?: ComponentForm['joint'];
+}
+
+function setup(
+	spool: Partial<SpoolForm>,
+	{ line, backing, joint = 'loops', ...fill }: Parts & Partial<FillForm>
+): SetupForm {
+	const stack = [backing, { ...line, joint }];
+	return { spool: { ...blank.spool, ...spool }, fill: { ...blank.fill, stack, ...fill } };
 }
 
 const line = (
@@ -24,7 +34,10 @@ const line = (
 	number: number,
 	density: 'F' | 'I' | 'S' = 'F',
 	length = ''
-): FillForm['line'] => ({ class: { taper, number, density }, length });
+): ComponentForm => ({
+	...newComponent('line', 'line', { way: 'class', class: { taper, number, density } }),
+	length
+});
 
 const measured = (rim: string, arbor: string, width: string, frame = ''): Partial<SpoolForm> => ({
 	way: 'measured',
@@ -34,7 +47,10 @@ const measured = (rim: string, arbor: string, width: string, frame = ''): Partia
 	frame
 });
 
-const braid = (material: string, diameter = ''): FillForm['backing'] => ({ material, diameter });
+const braid = (material: string): ComponentForm => ({
+	...newComponent('backing', 'backing', { way: 'material', material, diameter: '' }),
+	solve: true
+});
 
 export const KIT_ROOM: readonly DemoSpool[] = [
 	{

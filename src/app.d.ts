@@ -14,4 +14,12 @@ declare global {
 	}
 }
 
+/** What svelte-dnd-action says while and after dragging. */
+declare module 'svelte/elements' {
+	interface HTMLAttributes<T> {
+		onconsider?: (event: CustomEvent<{ items: never[] }> & { currentTarget: T }) => void;
+		onfinalize?: (event: CustomEvent<{ items: never[] }> & { currentTarget: T }) => void;
+	}
+}
+
 export {};

@@ -16,6 +16,9 @@ export {
 export * from './line/sections';
 export * from './line/class';
 export * from './line/material';
+export * from './line/strand';
+export * from './line/table';
+export * from './line/taper';
 export * from './packing/packing';
 export * from './fit/stack';
 export { retrievePerTurnMm, solveFit, type Excess, type Fit, type Layer } from './fit/solve';

@@ -24,6 +24,11 @@ export type IssueDetail =
 	| { code: 'needs_one_of'; fields: readonly string[] }
 	| { code: 'conflicting_fields'; fields: readonly string[] }
 	| { code: 'shorter_than_head'; lengthMm: number; leastMm: number }
+	| { code: 'taper_gap'; row: number; fromMm: number; toMm: number }
+	| { code: 'taper_not_forward'; row: number }
+	| { code: 'taper_unknown_columns' }
+	| { code: 'not_a_share'; text: string }
+	| { code: 'only_level_is_solved' }
 	| { code: 'depth_below_arbor'; depthMm: number; limitMm: number }
 	| { code: 'depth_above_rim'; depthMm: number }
 	| { code: 'depth_below_start'; depthMm: number; limitMm: number }

@@ -3,6 +3,7 @@ import {
 	DENSITIES,
 	JOINTS,
 	MAKERS_ALLOWANCES,
+	ROLES,
 	STEP_KEYS,
 	TAPERS,
 	WINDING_HANDS,
@@ -12,7 +13,7 @@ import {
 	type WindingHand
 } from '$lib/core';
 import { z } from 'zod';
-import { MAX_RATINGS } from './new-setup';
+import { MAX_COMPONENTS, MAX_RATINGS, MAX_TAPER_ROWS, SPOOL_SHAPES, SPOOL_WAYS } from './new-setup';
 
 /**
  * A set-up as it was typed. Quantities stay text with their units, so that 3 3/8 in reads back as
@@ -38,25 +39,96 @@ export const SpoolForm = z.strictObject({
 	name: z.string().max(80),
 	hand: z.enum(['left', 'right']),
 	cage: z.enum(['open', 'closed']),
-	way: z.enum(['rated', 'measured']),
+	way: z.enum(SPOOL_WAYS),
 	ratings: z.array(RatingForm).min(1).max(MAX_RATINGS),
 	allowance: z.literal([...MAKERS_ALLOWANCES]),
+	/** What is on it now, and the gap that leaves: another way to know the spool. */
+	filled: z.strictObject({ line: LineClassForm, material: Material, length: Typed, gap: Typed }),
+	shape: z.enum(SPOOL_SHAPES),
 	rim: Typed,
+	/** Across the arbor; of a dished one, across its edges by the flanges. */
 	arbor: Typed,
 	width: Typed,
+	/** Dished: across the arbor where it is lowest. */
+	low: Typed,
+	/** Flared: width between the flanges at the arbor. */
+	floor: Typed,
 	frame: Typed
 });
 export type SpoolForm = z.infer<typeof SpoolForm>;
 
+/** A stretch of a maker's taper table. */
+export const TaperRowForm = z.strictObject({ length: Typed, start: Typed, end: Typed });
+
+/** How a component is known. */
+export const Made = z.discriminatedUnion('way', [
+	z.strictObject({ way: z.literal('material'), material: Material, diameter: Typed }),
+	z.strictObject({ way: z.literal('class'), class: LineClassForm }),
+	z.strictObject({ way: z.literal('weighed'), class: LineClassForm, mass: Typed }),
+	z.strictObject({
+		way: z.literal('table'),
+		density: z.enum(keys<Density>(DENSITIES)),
+		rows: z.array(TaperRowForm).min(1).max(MAX_TAPER_ROWS)
+	}),
+	z.strictObject({
+		way: z.literal('level'),
+		density: z.enum(keys<Density>(DENSITIES)),
+		diameter: Typed
+	})
+]);
+export type Made = z.infer<typeof Made>;
+
+export const ComponentForm = z.strictObject({
+	/** Keeps its identity while the stack is put in another order. */
+	id: z.string().min(1).max(40),
+	role: z.enum(ROLES),
+	made: Made,
+	/** Empty: as usual for its class, or as the table says. */
+	length: Typed,
+	/** This length is looked for. */
+	solve: z.boolean(),
+	/** How its rear end is joined to what lies under it. */
+	joint: z.enum(keys<Joint>(JOINTS)),
+	/** #rrggbb, or empty when nobody has looked. */
+	colour: z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)]),
+	/** What it is called here: "winter head". */
+	note: z.string().max(60)
+});
+export type ComponentForm = z.infer<typeof ComponentForm>;
+
+/** Another head, tip or line that goes on in the place of one in the stack. */
+export const SwapForm = z.strictObject({
+	id: z.string().min(1).max(40),
+	of: z.string().min(1).max(40),
+	made: Made,
+	length: Typed,
+	note: z.string().max(60)
+});
+export type SwapForm = z.infer<typeof SwapForm>;
+
+/** One's own spreads, 1σ, in place of the defaults; empty is the default. */
+export const SpreadsForm = z.strictObject({
+	rim: Typed,
+	arbor: Typed,
+	width: Typed,
+	depth: Typed,
+	diameter: Typed,
+	bulk: Typed,
+	lay: Typed
+});
+
 /** What goes on it, and how. */
 export const FillForm = z.strictObject({
-	line: z.strictObject({ class: LineClassForm, length: Typed }),
-	backing: z.strictObject({ material: Material, diameter: Typed }),
+	/** From the arbor outward. */
+	stack: z.array(ComponentForm).min(1).max(MAX_COMPONENTS),
+	swaps: z.array(SwapForm).max(MAX_COMPONENTS),
 	gap: Typed,
 	winding: z.enum(keys<WindingHand>(WINDING_HANDS)),
 	arborTurns: z.number().int().min(1).max(3),
-	joint: z.enum(keys<Joint>(JOINTS)),
-	leader: Typed
+	leader: Typed,
+	/** Depth read with everything above the backing alone on the bare arbor: the half-fit. */
+	halfFit: Typed,
+	spreads: SpreadsForm
 });
 export type FillForm = z.infer<typeof FillForm>;
 

@@ -49,6 +49,16 @@ const WORDS: Words = {
 	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
 	shorter_than_head: ({ lengthMm, leastMm }) =>
 		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, ${formatNumber(leastMm / 1000, 1)} m: give its sections, or a longer line.`,
+	taper_gap: ({ row, fromMm, toMm }) =>
+		`Row ${row} begins at ${formatNumber(toMm / 1000, 2)} m, but the row before ends at ${formatNumber(fromMm / 1000, 2)} m: fill the gap, or take the overlap out.`,
+	taper_not_forward: ({ row }) =>
+		`Row ${row} does not go forward: each has to end further on than it begins.`,
+	taper_unknown_columns: () =>
+		'These columns are not clear: give length, start and end diameter; or from, to, start and end; or distance and diameter.',
+	not_a_share: ({ text }) =>
+		`"${text.slice(0, 20)}" is not a share yet: write a percentage from 0 to 50, such as 5 %.`,
+	only_level_is_solved: () =>
+		'Only a level strand can be worked out, such as a backing: this one has a taper, so give its length.',
 	depth_below_arbor: ({ depthMm, limitMm }) =>
 		`A depth of ${mm(depthMm)} is below the arbor, which is ${mm(limitMm)} down: lay the rule across both rims and read to the line's surface.`,
 	depth_above_rim: ({ depthMm }) =>

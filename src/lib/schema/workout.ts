@@ -1,44 +1,50 @@
 import {
-	fail,
-	findMaterial,
 	firstOrder,
-	formatLineClass,
+	isKnown,
 	judge,
-	LEAST_BACKING_MM,
-	LINE_LAY_EFFICIENCY,
-	ok,
-	parseLength,
-	ratedSource,
-	shortestLengthMm,
-	DEFAULT_SPREADS,
-	DENSITIES,
+	level,
+	packingFraction,
+	RELAY_SHARE,
+	scaleBulk,
 	solveFit,
 	spoolOf,
-	standardLengthMm,
-	TAPERS,
-	taperOf,
-	toMm,
+	surfaceAtDepth,
+	totalVolumeMm3,
 	under,
-	WINDING_HANDS,
+	ok,
+	volumeToRadius,
+	widthAtRadius,
 	type BackingMaterial,
+	type Component,
 	type FirstOrder,
 	type Fit,
 	type Issue,
-	type JobSetup,
+	type KnownComponent,
 	type KnownSpool,
-	type LengthUnit,
 	type LineClass,
-	type LineSection,
 	type Path,
 	type Problem,
-	type Rating,
 	type Result,
+	type Spool,
 	type Spreads,
-	type SpoolSource,
+	type Stack,
 	type Verdict
 } from '$lib/core';
-import type { FillForm, RatingForm, SetupForm, SpoolForm } from './setup';
-import { leaderUnit, longUnit, smallUnit, type UnitSystem } from './units';
+import { BOUNDS, readField, readOptional, Reader } from './fields';
+import { checkOpen, readParts, readSwap, type Part } from './parts';
+import type { FillForm, SetupForm } from './setup';
+import { readSource, readSpreads } from './source';
+import { leaderUnit, smallUnit, type UnitSystem } from './units';
+
+/** Another head, tip or line in the place of one in the stack, everything else as it lies. */
+export interface Swapped {
+	readonly id: string;
+	readonly part: Part;
+	/** Place in the stack. */
+	readonly index: number;
+	readonly gapMm: number;
+	readonly fits: boolean;
+}
 
 /** Everything a set-up amounts to. */
 export interface Workout {
@@ -46,103 +52,21 @@ export interface Workout {
 	readonly known: KnownSpool;
 	readonly fit: Fit;
 	readonly estimate: FirstOrder;
+	readonly spreads: Spreads;
 	readonly verdict: Verdict;
+	/** From the arbor outward, one for each layer of the fit. */
+	readonly parts: readonly Part[];
+	/** The same with every length known, the solved one too. */
+	readonly stack: readonly KnownComponent[];
+	/** Place of the component whose end is the stop: the one that is solved, else the backing; −1 when none. */
+	readonly stopIndex: number;
+	/** What the line is, or comes to: what is usual under it goes by that. */
 	readonly line: LineClass;
-	readonly lineSections: readonly LineSection[];
-	readonly material: BackingMaterial;
-	readonly backingDiameterMm: number;
+	readonly material?: BackingMaterial;
+	readonly swaps: readonly Swapped[];
 	readonly leaderMm: number;
-}
-
-interface Bounds {
-	readonly min: number;
-	readonly max: number;
-	readonly unit: LengthUnit;
-}
-
-/** What a field may sensibly hold: wide enough for any reel, narrow enough to catch a slipped unit. */
-const BOUNDS = {
-	spool: { min: 5, max: 400, unit: 'mm' },
-	strand: { min: 0.05, max: 5, unit: 'mm' },
-	backing: { min: 1, max: 2000, unit: 'm' },
-	line: { min: 1, max: 200, unit: 'm' },
-	leader: { min: 0.1, max: 20, unit: 'm' },
-	gap: { min: 0, max: 100, unit: 'mm' }
-} as const satisfies Record<string, Bounds>;
-
-/** Reads a field that must be filled in. A bare number takes the unit shown beside the field. */
-function readField(text: string, unit: LengthUnit, bounds: Bounds, path: Path): Result<number> {
-	const read = parseLength(text, unit);
-	if (!read.ok) return { ok: false, issues: under(read.issues, ...path) };
-	const [minMm, maxMm] = [toMm(bounds.min, bounds.unit), toMm(bounds.max, bounds.unit)];
-	const detail = { min: bounds.min, max: bounds.max, unit: bounds.unit };
-	return read.value >= minMm && read.value <= maxMm
-		? read
-		: fail({ code: 'out_of_range', value: read.value, ...detail }, path);
-}
-
-/** Reads a field that may stay empty. */
-const readOptional = (
-	text: string,
-	unit: LengthUnit,
-	bounds: Bounds,
-	path: Path
-): Result<number | undefined> => (text.trim() === '' ? ok(undefined) : readField(text, unit, bounds, path));
-
-/** Collects every issue while reading, and stands in a harmless number where there was one. */
-class Reader {
-	readonly issues: Issue[] = [];
-	take<T>(result: Result<T>, standIn: T): T {
-		if (result.ok) return result.value;
-		this.issues.push(...result.issues);
-		return standIn;
-	}
-}
-
-function readRating(rating: RatingForm, index: number, units: UnitSystem, reader: Reader): Rating {
-	const path = ['spool', 'ratings', index, 'length'];
-	const material = findMaterial(rating.material);
-	return {
-		line: taperOf(rating.line),
-		backingDiameterMm: material.ok ? material.value.diameterMm : 0.5,
-		backingLengthMm: reader.take(readField(rating.length, longUnit(units), BOUNDS.backing, path), 100)
-	};
-}
-
-function readSource(spool: SpoolForm, units: UnitSystem, reader: Reader): SpoolSource {
-	const unit = smallUnit(units);
-	const optional = (key: 'rim' | 'width' | 'frame'): number | undefined =>
-		reader.take(readOptional(spool[key], unit, BOUNDS.spool, ['spool', key]), undefined);
-	const needed = (key: 'rim' | 'arbor' | 'width'): number =>
-		reader.take(readField(spool[key], unit, BOUNDS.spool, ['spool', key]), 10);
-
-	const frameDiameterMm = optional('frame');
-	if (spool.way === 'measured')
-		return {
-			kind: 'measured',
-			rimDiameterMm: needed('rim'),
-			arborDiameterMm: needed('arbor'),
-			widthMm: needed('width'),
-			frameDiameterMm
-		};
-	return ratedSource({
-		ratings: spool.ratings.map((rating, i) => readRating(rating, i, units, reader)),
-		makersAllowance: spool.allowance,
-		rimDiameterMm: optional('rim'),
-		widthMm: optional('width'),
-		frameDiameterMm
-	});
-}
-
-function readLine(fill: FillForm, units: UnitSystem, reader: Reader): LineSection[] {
-	const line = fill.line.class;
-	const path = ['fill', 'line', 'length'];
-	const typed = reader.take(readOptional(fill.line.length, longUnit(units), BOUNDS.line, path), undefined);
-	const lengthMm = typed ?? standardLengthMm(line.number);
-	const leastMm = shortestLengthMm(line);
-	if (lengthMm < leastMm)
-		reader.take(fail({ code: 'shorter_than_head', lengthMm, leastMm }, path), undefined);
-	return taperOf(line, lengthMm);
+	/** The line's bulk was measured on this very spool. */
+	readonly halfFitted: boolean;
 }
 
 /** Issues of the core point into its own shapes; these are the fields they belong to. */
@@ -150,105 +74,121 @@ const FIELD_OF: Record<string, Path> = {
 	arborDiameterMm: ['spool', 'arbor'],
 	rimDiameterMm: ['spool', 'rim'],
 	frameDiameterMm: ['spool', 'frame'],
+	profile: ['spool', 'arbor'],
 	gapMm: ['fill', 'gap']
 };
 const atField = (issues: readonly Issue[], otherwise: Path): Issue[] =>
 	issues.map((issue) => ({ ...issue, path: FIELD_OF[String(issue.path[0])] ?? otherwise }));
+
+/** What to call a line that nobody has described: something has to stand under "usual". */
+const ORDINARY: LineClass = { taper: 'WF', number: 5, density: 'F' };
+
+const FIRST_FIELD: Record<Problem['source']['kind'], Path> = {
+	measured: ['spool', 'rim'],
+	profile: ['spool', 'arbor'],
+	rated: ['spool', 'ratings', 0, 'length']
+};
+
+const space = (c: Component): number =>
+	isKnown(c) ? totalVolumeMm3(c.sections) / packingFraction(c.layEfficiency) : 0;
+
+/**
+ * What lies above the backing, with the bulk it was seen to have on the bare arbor: the depth says how much
+ * space it takes, and its spread is that of the reading and of laying it again.
+ */
+function halfFitted(
+	stack: Stack,
+	from: number,
+	spool: Spool,
+	depthMm: number,
+	spreads: Spreads
+): Result<Stack> {
+	const surface = surfaceAtDepth(spool, depthMm);
+	if (!surface.ok) return { ok: false, issues: under(surface.issues, 'fill', 'halfFit') };
+	const seenMm3 = volumeToRadius(spool, surface.value);
+	const factor = seenMm3 / stack.slice(from).reduce((sum, c) => sum + space(c), 0);
+	const perMm = 2 * Math.PI * surface.value * widthAtRadius(spool, surface.value);
+	const bulkShare = (perMm * spreads.depthMm) / seenMm3;
+	return ok(
+		stack.map((c, i) =>
+			i < from || !isKnown(c)
+				? c
+				: { ...c, sections: scaleBulk(c.sections, factor), spreads: { bulkShare, layShare: RELAY_SHARE } }
+		)
+	);
+}
+
+const knownStack = (stack: Stack, fit: Fit): KnownComponent[] =>
+	stack.map((c, i) => (isKnown(c) ? c : { ...c, sections: [level(fit.layers[i]!.lengthMm, c.diameterMm)] }));
+
+function swapsOf(
+	fill: FillForm,
+	spool: Spool,
+	stack: readonly KnownComponent[],
+	units: UnitSystem,
+	reader: Reader
+): Swapped[] {
+	return fill.swaps.flatMap((swap, i) => {
+		const index = fill.stack.findIndex(({ id }) => id === swap.of);
+		if (index < 0) return [];
+		const part = readSwap(swap, fill.stack[index]!.role, fill, units, reader, ['fill', 'swaps', i]);
+		if (!isKnown(part.component) || reader.issues.length > 0) return [];
+		const fit = solveFit(spool, stack.with(index, part.component), 0);
+		return fit.ok ? [{ id: swap.id, part, index, gapMm: fit.value.gapMm, fits: fit.value.fits }] : [];
+	});
+}
 
 /**
  * Works a set-up out: what was typed, through the core, to the answers and the judgement.
  * Issues carry the path of the field in the form.
  */
 export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
-	const { spool, fill } = form;
+	const { spool: spoolForm, fill } = form;
 	const reader = new Reader();
-	const source = readSource(spool, units, reader);
-	const lineSections = readLine(fill, units, reader);
+	const source = readSource(spoolForm, units, reader);
+	const parts = readParts(fill, units, reader);
 	const small = smallUnit(units);
 	const gapMm = reader.take(readField(fill.gap, small, BOUNDS.gap, ['fill', 'gap']), 0);
-	const leaderMm = reader.take(
-		readField(fill.leader, leaderUnit(units), BOUNDS.leader, ['fill', 'leader']),
-		0
-	);
-	const material = findMaterial(fill.backing.material);
-	if (!material.ok) return material;
-	const diameterPath = ['fill', 'backing', 'diameter'];
-	const typedDiameter = reader.take(
-		readOptional(fill.backing.diameter, small, BOUNDS.strand, diameterPath),
-		undefined
-	);
+	const leader = readField(fill.leader, leaderUnit(units), BOUNDS.leader, ['fill', 'leader']);
+	const leaderMm = reader.take(leader, 0);
+	const spreads = readSpreads(fill.spreads, units, reader);
+	const halfFit = readOptional(fill.halfFit, small, BOUNDS.depth, ['fill', 'halfFit']);
+	const halfFitMm = reader.take(halfFit, undefined);
+	const open = reader.take(checkOpen(fill), -1);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 
-	const backingDiameterMm = typedDiameter ?? material.value.diameterMm;
-	const problem: Problem = {
-		source,
-		gapMm,
-		stack: [
-			{
-				role: 'backing',
-				layEfficiency: WINDING_HANDS[fill.winding].layEfficiency,
-				diameterMm: backingDiameterMm
-			},
-			{ role: 'line', layEfficiency: LINE_LAY_EFFICIENCY, sections: lineSections }
-		]
-	};
-	const spreads: Spreads =
-		typedDiameter === undefined
-			? { ...DEFAULT_SPREADS, diameterShare: material.value.diameterSpread }
-			: DEFAULT_SPREADS;
-	const solved = solve(problem, fill.line.class, spreads);
-	const about = {
-		line: fill.line.class,
-		lineSections,
-		material: material.value,
-		backingDiameterMm,
-		leaderMm
-	};
-	return solved.ok ? ok({ problem, ...solved.value, ...about }) : solved;
-}
+	const known = spoolOf(source);
+	if (!known.ok) return { ok: false, issues: atField(known.issues, FIRST_FIELD[source.kind]) };
+	const { spool } = known.value;
+	const stopIndex = open >= 0 ? open : parts.findLastIndex(({ role }) => role === 'backing');
+	const typed: Stack = parts.map(({ component }) => component);
+	const useHalf = halfFitMm !== undefined && stopIndex >= 0 && stopIndex + 1 < typed.length;
+	const stack = useHalf ? halfFitted(typed, stopIndex + 1, spool, halfFitMm, spreads) : ok(typed);
+	if (!stack.ok) return stack;
 
-function solve(
-	problem: Problem,
-	line: LineClass,
-	spreads: Spreads
-): Result<Pick<Workout, 'known' | 'fit' | 'estimate' | 'verdict'>> {
-	const spoolPath = problem.source.kind === 'rated' ? ['spool', 'ratings', 0, 'length'] : ['spool', 'rim'];
-	const known = spoolOf(problem.source);
-	if (!known.ok) return { ok: false, issues: atField(known.issues, spoolPath) };
-	const fit = solveFit(known.value.spool, problem.stack, problem.gapMm);
+	const problem: Problem = { source, gapMm, stack: stack.value };
+	const fit = solveFit(spool, problem.stack, gapMm);
 	if (!fit.ok) return { ok: false, issues: atField(fit.issues, ['fill', 'gap']) };
 	const estimate = firstOrder(problem, fit.value, spreads);
-	const verdict = judge(problem, fit.value, estimate, line);
-	return ok({ known: known.value, fit: fit.value, estimate, verdict });
-}
-
-export const lineLabel = (line: LineClass): string => {
-	const taper = TAPERS[line.taper];
-	return `${taper[0]!.toUpperCase()}${taper.slice(1)} ${line.number}, ${DENSITIES[line.density].label}`;
-};
-
-export const lineCode = formatLineClass;
-
-/** The set-up as the procedure wants it. */
-export function jobOf(form: SetupForm, workout: Workout): JobSetup {
-	const { spool, fill } = form;
-	const [backing, line] = workout.fit.layers;
-	const bare = (backing?.lengthMm ?? 0) < LEAST_BACKING_MM;
-	return {
-		hand: spool.hand,
-		cage: spool.cage,
-		arborTurns: fill.arborTurns,
-		joint: fill.joint,
-		backing: workout.material,
-		lineLabel: lineLabel(workout.line),
-		sinking: workout.line.density === 'S',
-		leaderMm: workout.leaderMm,
-		plan: {
-			lengthMm: bare ? 0 : backing!.lengthMm,
-			stopDepthMm: backing?.depthMm ?? 0,
-			turns: backing?.turns ?? 0,
-			gapMm: workout.fit.gapMm,
-			lineTurns: line?.turns ?? 0
-		}
-	};
+	const line = parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? ORDINARY;
+	const wound = knownStack(problem.stack, fit.value);
+	const swaps = swapsOf(fill, spool, wound, units, reader);
+	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
+	const material = parts[stopIndex]?.material;
+	return ok({
+		problem,
+		known: known.value,
+		fit: fit.value,
+		estimate,
+		spreads,
+		verdict: judge(problem, fit.value, estimate, line),
+		parts,
+		stack: wound,
+		stopIndex,
+		line,
+		...(material && { material }),
+		swaps,
+		leaderMm,
+		halfFitted: useHalf
+	});
 }

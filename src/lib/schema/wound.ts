@@ -8,8 +8,8 @@ import { workOut, type Workout } from './workout';
 export interface AsWound {
 	readonly spool: Spool;
 	readonly workout: Workout;
-	readonly backingRadiusMm: number;
-	readonly surfaceRadiusMm: number;
+	/** Surface on which each component ends, from the arbor outward. */
+	readonly surfacesMm: readonly number[];
 	readonly backingMm: number;
 	readonly backingMeasured: boolean;
 }
@@ -24,34 +24,55 @@ export const lengthOfTurnsMm = (turns: number, innerRadiusMm: number, outerRadiu
 const within = (radiusMm: number, low: number, high: number): number =>
 	Math.min(Math.max(radiusMm, low), high);
 
-/** Wound to another depth than planned, the length is in proportion to the space. */
-const plannedShare = (spool: Spool, radiusMm: number, plannedRadiusMm: number): number => {
-	const plannedMm3 = volumeToRadius(spool, plannedRadiusMm);
-	return plannedMm3 > 0 ? volumeToRadius(spool, radiusMm) / plannedMm3 : 0;
-};
+/** Where each component ends: as planned up to the backing, the rest between the two measured surfaces. */
+function surfaces(worked: Workout, spool: Spool, stopMm: number, topMm: number): number[] {
+	const { fit, stopIndex } = worked;
+	const planned = fit.layers.map(({ outerRadiusMm }) => outerRadiusMm);
+	const [stopPlanned, topPlanned] = [planned[stopIndex] ?? spool.arborRadiusMm, planned.at(-1)!];
+	const volumes = planned.map((r) => volumeToRadius(spool, r));
+	const [from, to] = [volumeToRadius(spool, stopPlanned), volumeToRadius(spool, topPlanned)];
+	return planned.map((radiusMm, i) => {
+		if (i < stopIndex) return Math.min(radiusMm, stopMm);
+		if (i === stopIndex) return stopMm;
+		const share = to > from ? (volumes[i]! - from) / (to - from) : 1;
+		return stopMm + (topMm - stopMm) * share;
+	});
+}
 
 /** Undefined when the set-up had no answer; a saved form carries its units, so the system does not matter. */
 export function asWound(form: SetupForm, readings: Readings): AsWound | undefined {
 	const worked = workOut(form, DEFAULT_UNITS);
 	if (!worked.ok) return undefined;
-	const { fit, problem } = worked.value;
+	const { fit, problem, stopIndex } = worked.value;
 	const built = spoolOf(problem.source);
 	if (!built.ok) return undefined;
 	const { spool } = built.value;
-	const planned = fit.layers[0]!;
+	const planned = fit.layers[stopIndex];
 	const { turns, depthMm, gapMm } = readings;
-	const surfaceRadiusMm = within(
+	const topMm = within(
 		spool.gapFromRadiusMm - (gapMm ?? fit.gapMm),
 		spool.arborRadiusMm,
 		spool.gapFromRadiusMm + 20
 	);
-	const backingRadiusMm =
-		depthMm === null
-			? planned.outerRadiusMm
-			: within(spool.rimRadiusMm - depthMm, spool.arborRadiusMm, surfaceRadiusMm);
+	const innerMm = planned?.innerRadiusMm ?? spool.arborRadiusMm;
+	const stopMm =
+		depthMm === null || !planned
+			? (planned?.outerRadiusMm ?? spool.arborRadiusMm)
+			: within(spool.rimRadiusMm - depthMm, innerMm, Math.max(topMm, innerMm));
 	const backingMeasured = turns !== null && depthMm !== null;
+	const volume = (radiusMm: number): number =>
+		volumeToRadius(spool, radiusMm) - volumeToRadius(spool, innerMm);
+	const plannedMm3 = planned ? volume(planned.outerRadiusMm) : 0;
+	// Wound to another depth than planned, the length is in proportion to the space.
+	const share = plannedMm3 > 0 ? volume(stopMm) / plannedMm3 : 0;
 	const backingMm = backingMeasured
-		? lengthOfTurnsMm(turns, spool.arborRadiusMm, backingRadiusMm)
-		: planned.lengthMm * plannedShare(spool, backingRadiusMm, planned.outerRadiusMm);
-	return { spool, workout: worked.value, backingRadiusMm, surfaceRadiusMm, backingMm, backingMeasured };
+		? lengthOfTurnsMm(turns, innerMm, stopMm)
+		: (planned?.lengthMm ?? 0) * share;
+	return {
+		spool,
+		workout: worked.value,
+		surfacesMm: surfaces(worked.value, spool, stopMm, topMm),
+		backingMm,
+		backingMeasured
+	};
 }

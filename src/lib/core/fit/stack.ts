@@ -8,6 +8,14 @@ interface Wound {
 	readonly role: Role;
 	/** η: how densely it lies, against perfect square lay. */
 	readonly layEfficiency: number;
+	/** How far this component's own inputs may be off, 1σ as shares, where that is known better than for any. */
+	readonly spreads?: ComponentSpreads;
+}
+
+export interface ComponentSpreads {
+	readonly diameterShare?: number;
+	readonly bulkShare?: number;
+	readonly layShare?: number;
 }
 
 /** A component of known length, rear end first. */

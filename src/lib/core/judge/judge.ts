@@ -100,7 +100,9 @@ export function judge(problem: Problem, fit: Fit, estimate: FirstOrder, line: Li
 		];
 		return { kind: 'too-big', excess, remedies: remedies.filter(present) };
 	}
-	const lengthMm = fit.solved?.lengthMm ?? 0;
+	const lengthMm =
+		fit.solved?.lengthMm ??
+		fit.layers.reduce((sum, layer) => sum + (layer.role === 'backing' ? layer.lengthMm : 0), 0);
 	const usualMm = usualBackingMm(line.number);
 	const backing = lengthMm < 0.95 * usualMm ? 'short' : lengthMm > 1.4 * usualMm ? 'plenty' : 'usual';
 	return {

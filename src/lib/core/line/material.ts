@@ -1,4 +1,5 @@
 import { fail, ok, type Result } from '../issues';
+import type { StrandDensity } from './strand';
 
 /** A backing as it is sold: what it is, how thick it lies on a spool, and how sure that is. */
 export interface BackingMaterial {
@@ -10,12 +11,21 @@ export interface BackingMaterial {
 	readonly diameterMm: number;
 	/** Spread between makers, 1σ, as a share of the diameter. */
 	readonly diameterSpread: number;
+	/** Density of the strand as it lies, air in the braid included, g/cm³, and its 1σ as a share. Assumption, from memory. */
+	readonly density: StrandDensity;
 	readonly source: string;
 	/** Thin and slippery under load: cuts fingers, slips on a bare arbor. */
 	readonly cuts: boolean;
 }
 
 const FROM_MEMORY = 'common practice, from memory; wraps on a rule or calipers on yours are better';
+
+const DENSITY: readonly [prefix: string, density: StrandDensity][] = [
+	['polyester', { gPerCm3: 0.9, share: 0.08 }],
+	['gel-spun', { gPerCm3: 0.75, share: 0.1 }],
+	['mono', { gPerCm3: 1.14, share: 0.02 }]
+];
+const densityOf = (slug: string): StrandDensity => DENSITY.find(([prefix]) => slug.startsWith(prefix))![1];
 
 /**
  * The usual backings. Diameters of braid differ between makers by as much as a fifth, so each carries
@@ -70,7 +80,7 @@ export const BACKING_MATERIALS: readonly BackingMaterial[] = [
 		diameterSpread: 0.04,
 		cuts: false
 	}
-].map((material) => ({ ...material, source: FROM_MEMORY }));
+].map((material) => ({ ...material, density: densityOf(material.slug), source: FROM_MEMORY }));
 
 const key = (slug: string): string => slug.toLowerCase().replace(/[^a-z0-9]/g, '');
 const BY_KEY = new Map(BACKING_MATERIALS.map((material) => [key(material.slug), material]));

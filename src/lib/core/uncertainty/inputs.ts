@@ -121,24 +121,27 @@ export function sourceShifts(source: SpoolSource, spreads: Spreads): SourceShift
 
 type ComponentShift = readonly [InputKey, (component: Component, z: number) => Component];
 
-const componentShifts = (component: Component, spreads: Spreads): ComponentShift[] => [
-	isKnown(component)
-		? [
-				'bulk',
-				(c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * spreads.bulkShare) } : c)
-			]
-		: [
-				'diameter',
-				(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * spreads.diameterShare) })
-			],
-	[
-		'lay',
-		(c, z) => ({
-			...c,
-			layEfficiency: Math.min(c.layEfficiency * (1 + z * spreads.layShare), MAX_LAY_EFFICIENCY)
-		})
-	]
-];
+const componentShifts = (component: Component, general: Spreads): ComponentShift[] => {
+	const spreads = { ...general, ...component.spreads };
+	return [
+		isKnown(component)
+			? [
+					'bulk',
+					(c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * spreads.bulkShare) } : c)
+				]
+			: [
+					'diameter',
+					(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * spreads.diameterShare) })
+				],
+		[
+			'lay',
+			(c, z) => ({
+				...c,
+				layEfficiency: Math.min(c.layEfficiency * (1 + z * spreads.layShare), MAX_LAY_EFFICIENCY)
+			})
+		]
+	];
+};
 
 /** Every uncertain input of a problem. */
 export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainInput[] {

@@ -102,7 +102,7 @@ export function parseMass(typed: string, defaultUnit: MassUnit): Result<Grams> {
  * What was typed, with its unit made explicit: "84" in a millimetre field becomes "84 mm", so that
  * it still means the same after the shown units are switched. Anything else comes back untouched.
  */
-export function withUnit(typed: string, defaultUnit: LengthUnit): string {
+export function withUnit(typed: string, defaultUnit: LengthUnit | MassUnit): string {
 	const terms = readTerms(plain(typed));
 	return terms?.length === 1 && terms[0]!.word === undefined ? `${typed.trim()} ${defaultUnit}` : typed;
 }

@@ -1,12 +1,13 @@
 <script lang="ts">
 	import { showSmall, type UnitSystem } from '$lib/schema/units';
+	import { ROLE_NAMES } from '$lib/schema/parts';
 	import type { Workout } from '$lib/schema/workout';
 	import Dimension from './Dimension.svelte';
 	import GapHandle from './GapHandle.svelte';
 	import { gapBounds, PENCIL_MM, ruleTicks, sectionLayout } from './layout';
 	import Metal from './Metal.svelte';
 	import { layerPath } from './metal';
-	import { plannedLayers } from './layers';
+	import { plannedLayers, ROLE_COLOURS, ROLE_TEXT } from './layers';
 	import Wraps from './Wraps.svelte';
 
 	interface Props {
@@ -24,15 +25,26 @@
 	const spool = $derived(workout.known.spool);
 	const layout = $derived(sectionLayout(spool, width, maxHeight));
 	const { y } = $derived(layout);
-	const backing = $derived(workout.fit.layers[0]!);
-	const line = $derived(workout.fit.layers[1]!);
+	const stop = $derived(workout.fit.layers[workout.stopIndex]);
+	const top = $derived(workout.fit.layers.at(-1)!);
 	const ranges = $derived(workout.estimate.ranges);
-	const surface = $derived(line.outerRadiusMm);
+	const surface = $derived(top.outerRadiusMm);
 	/** The handle stands at the gap asked for, also when the line alone stands higher. */
 	const wantedMm = $derived(workout.problem.gapMm);
 	const over = $derived(!workout.fit.fits);
 
 	const wound = $derived(plannedLayers(workout));
+	/** Names beside the layers, pushed apart where layers are thin; none where there is nothing to see. */
+	const names = $derived.by(() => {
+		let below = Infinity;
+		return wound.flatMap(({ key, role, layer }) => {
+			const middle = (y(layer.innerRadiusMm) + y(layer.outerRadiusMm)) / 2 + 4;
+			if (y(layer.innerRadiusMm) - y(layer.outerRadiusMm) < 3 && layer.turns < 1) return [];
+			const at = Math.min(middle, below - 15);
+			below = at;
+			return [{ key, role, at, text: `${ROLE_NAMES[role]}, ${Math.round(layer.turns)} turns` }];
+		});
+	});
 
 	const depthX = $derived(layout.leftPx - (layout.narrow ? 34 : 42));
 	const gapX = $derived(layout.rightPx + (layout.narrow ? 36 : 60));
@@ -46,13 +58,13 @@
 				key: 'stop',
 				low: spool.rimRadiusMm - ranges.stopDepthMm.high,
 				high: spool.rimRadiusMm - ranges.stopDepthMm.low,
-				colour: 'var(--backing)'
+				colour: ROLE_COLOURS[stop?.role ?? 'backing']
 			},
 			{
 				key: 'surface',
 				low: spool.gapFromRadiusMm - ranges.gapMm.high,
 				high: spool.gapFromRadiusMm - ranges.gapMm.low,
-				colour: 'var(--line)'
+				colour: ROLE_COLOURS[top.role]
 			}
 		]
 			.filter((band) => Number.isFinite(band.low) && band.high > spool.arborRadiusMm)
@@ -139,12 +151,12 @@
 			</g>
 		{/if}
 
-		{#if workout.fit.solved && !over}
+		{#if workout.fit.solved && stop && !over}
 			<Dimension
 				x={depthX}
 				from={y(spool.rimRadiusMm)}
-				to={y(backing.outerRadiusMm)}
-				text={showSmall(backing.depthMm, units)}
+				to={y(stop.outerRadiusMm)}
+				text={showSmall(stop.depthMm, units)}
 				reach={{ to: layout.leftPx }}
 				hot
 			/>
@@ -187,18 +199,9 @@
 		</g>
 
 		{#if !layout.narrow}
-			{#if y(backing.innerRadiusMm) - y(backing.outerRadiusMm) > 16}
-				<text
-					x={layout.rightPx + 12}
-					y={(y(backing.innerRadiusMm) + y(backing.outerRadiusMm)) / 2 + 4}
-					style="fill: var(--backing-text)">backing, {Math.round(backing.turns)} turns</text
-				>
-			{/if}
-			<text
-				x={layout.rightPx + 12}
-				y={Math.max((y(line.innerRadiusMm) + y(surface)) / 2 + 4, y(surface) + 22)}
-				style="fill: var(--line-text)">line, {Math.round(line.turns)} turns</text
-			>
+			{#each names as { key, role, text, at } (key)}
+				<text x={layout.rightPx + 12} y={at} style="fill: {ROLE_TEXT[role]}">{text}</text>
+			{/each}
 		{/if}
 	</svg>
 </div>

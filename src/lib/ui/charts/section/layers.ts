@@ -1,68 +1,77 @@
+import type { Role } from '$lib/core';
 import type { AsWound } from '$lib/schema/wound';
 import type { Workout } from '$lib/schema/workout';
 import { diameterByShare, type WoundLayer } from './wraps';
 
 /** A layer ready to be drawn, in its role's colour and texture. */
 export interface DrawnLayer {
-	readonly key: 'backing' | 'line';
+	readonly key: string;
+	readonly role: Role;
 	readonly layer: WoundLayer;
 	readonly colour: string;
+	/** A fly line is a core with a coat; braid and mono are one material. */
 	readonly coated: boolean;
 }
 
-interface Surfaces {
-	readonly arborMm: number;
-	readonly backingMm: number;
-	readonly lineMm: number;
-	readonly backingTurns: number;
-}
+/** Colour of a role: strands, layers and labels agree. */
+export const ROLE_COLOURS: Record<Role, string> = {
+	bed: 'var(--bed)',
+	backing: 'var(--backing)',
+	'running-line': 'var(--running)',
+	line: 'var(--line)',
+	head: 'var(--head)',
+	tip: 'var(--tip)',
+	leader: 'var(--leader)'
+};
+/** The same, dark enough for small type. */
+export const ROLE_TEXT: Record<Role, string> = {
+	bed: 'var(--bed-text)',
+	backing: 'var(--backing-text)',
+	'running-line': 'var(--running-text)',
+	line: 'var(--line-text)',
+	head: 'var(--head-text)',
+	tip: 'var(--tip-text)',
+	leader: 'var(--leader)'
+};
 
-function drawn(workout: Workout, { arborMm, backingMm, lineMm, backingTurns }: Surfaces): DrawnLayer[] {
-	return [
-		{
-			key: 'backing',
-			colour: 'var(--backing)',
-			coated: false,
-			layer: {
-				innerRadiusMm: arborMm,
-				outerRadiusMm: backingMm,
-				turns: backingTurns,
-				diameterAtMm: () => workout.backingDiameterMm
-			}
-		},
-		{
-			key: 'line',
-			colour: 'var(--line)',
-			coated: true,
-			layer: {
-				innerRadiusMm: backingMm,
-				outerRadiusMm: lineMm,
-				turns: workout.fit.layers[1]!.turns,
-				diameterAtMm: diameterByShare(workout.lineSections)
-			}
+const COATED: readonly Role[] = ['running-line', 'line', 'head', 'tip'];
+
+function drawn(
+	workout: Workout,
+	arborMm: number,
+	surfacesMm: readonly number[],
+	turnsOf: (index: number) => number
+): DrawnLayer[] {
+	return workout.parts.map(({ id, role }, i) => ({
+		key: id,
+		role,
+		colour: ROLE_COLOURS[role],
+		coated: COATED.includes(role),
+		layer: {
+			innerRadiusMm: surfacesMm[i - 1] ?? arborMm,
+			outerRadiusMm: surfacesMm[i]!,
+			turns: turnsOf(i),
+			diameterAtMm: diameterByShare(workout.stack[i]!.sections)
 		}
-	];
+	}));
 }
 
 /** The layers as planned. */
-export function plannedLayers(workout: Workout): DrawnLayer[] {
-	const [backing, line] = workout.fit.layers;
-	return drawn(workout, {
-		arborMm: backing!.innerRadiusMm,
-		backingMm: backing!.outerRadiusMm,
-		lineMm: line!.outerRadiusMm,
-		backingTurns: backing!.turns
-	});
-}
+export const plannedLayers = (workout: Workout): DrawnLayer[] =>
+	drawn(
+		workout,
+		workout.known.spool.arborRadiusMm,
+		workout.fit.layers.map(({ outerRadiusMm }) => outerRadiusMm),
+		(i) => workout.fit.layers[i]!.turns
+	);
 
 /** The layers as they were wound: measured surfaces where there are any. */
 export function woundLayers(wound: AsWound, turns: number | null): DrawnLayer[] {
-	const planned = wound.workout.fit.layers[0]!;
-	const share = planned.lengthMm > 0 ? wound.backingMm / planned.lengthMm : 0;
-	return drawn(wound.workout, {
-		arborMm: wound.spool.arborRadiusMm,
-		backingMm: wound.backingRadiusMm,
-		lineMm: wound.surfaceRadiusMm,
-		backingTurns: turns ?? planned.turns * share
-	});
+	const { workout, spool, surfacesMm, backingMm } = wound;
+	const { fit, stopIndex } = workout;
+	const planned = fit.layers[stopIndex];
+	const share = planned && planned.lengthMm > 0 ? backingMm / planned.lengthMm : 0;
+	return drawn(workout, spool.arborRadiusMm, surfacesMm, (i) =>
+		i === stopIndex ? (turns ?? fit.layers[i]!.turns * share) : fit.layers[i]!.turns
+	);
 }

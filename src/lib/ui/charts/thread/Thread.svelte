@@ -1,64 +1,172 @@
 <script lang="ts">
-	import { JOINTS, type Joint as JointKind, type LineSection } from '$lib/core';
+	import { JOINTS, type Joint as JointKind, type LineSection, type Role } from '$lib/core';
+	import { fromAction } from 'svelte/attachments';
 	import Joint from './Joint.svelte';
 	import Strand from './Strand.svelte';
 
-	export type ThreadPart = 'spool' | 'backing' | 'joint' | 'line' | 'leader';
+	/** A component as the thread shows it; its joint is the one at its rear, toward the arbor. */
+	export interface ThreadItem {
+		readonly id: string;
+		readonly role: Role;
+		readonly label: string;
+		readonly length: string;
+		readonly sections: readonly LineSection[];
+		readonly joint: JointKind;
+	}
 
 	interface Props {
+		items: readonly ThreadItem[];
 		arborTurns: number;
-		joint: JointKind;
-		backing: { label: string; length: string };
-		line: { label: string; length: string; sections: readonly LineSection[] };
-		leader: { length: string };
-		/** Opens the editor of a part. Without it the thread is a picture. */
-		onpick?: (part: ThreadPart) => void;
+		leader: string;
+		/** The component, or 'arbor' or 'leader', whose editor is open. */
+		selected?: string | undefined;
+		/** Opens the editor of a strand, of the arbor's knot, or of the leader. Without it the thread is a picture. */
+		onpick?: ((id: string) => void) | undefined;
+		/** The components in another order. */
+		onorder?: ((ids: string[]) => void) | undefined;
+		onremove?: ((id: string) => void) | undefined;
 	}
-	let { arborTurns, joint, backing, line, leader, onpick }: Props = $props();
+	let { items, arborTurns, leader, selected, onpick, onorder, onremove }: Props = $props();
 
-	const part = 'min-w-0 rounded-sm px-0 text-left';
+	/** Dragging is loaded when a pointer first comes near. */
+	let dnd = $state<typeof import('svelte-dnd-action')>();
+	async function loadDragging(): Promise<void> {
+		if (onorder) dnd ??= await import('svelte-dnd-action');
+	}
+	/** While dragging, the order as it would be; else none. */
+	let dragged = $state<readonly ThreadItem[]>();
+	const shown = $derived(dragged ?? items);
+
+	const zone = $derived(
+		dnd &&
+			fromAction(dnd.dndzone, () => ({
+				items: [...shown] as { id: string }[],
+				flipDurationMs: 120,
+				dropTargetStyle: {},
+				// Keys are handled here, in the words of the thread.
+				zoneTabIndex: -1,
+				zoneItemTabIndex: -1,
+				delayTouchStart: true
+			}))
+	);
+
+	/** Strands are as wide as their lengths compare, roughly: a root, so that the short stay readable. */
+	const GROW: Record<Role, number> = {
+		bed: 3,
+		backing: 10,
+		'running-line': 7,
+		line: 12,
+		head: 8,
+		tip: 4,
+		leader: 4
+	};
+
+	function move(id: string, by: number): void {
+		const ids = items.map((item) => item.id);
+		const from = ids.indexOf(id);
+		const to = from + by;
+		if (to < 0 || to >= ids.length) return;
+		ids.splice(to, 0, ...ids.splice(from, 1));
+		onorder?.(ids);
+	}
+
+	function onkeydown(event: KeyboardEvent, id: string): void {
+		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+		if (by !== undefined && event.altKey) move(id, by);
+		else if (event.key === 'Delete' && items.length > 1) onremove?.(id);
+		else if (by !== undefined) {
+			const strands = [
+				...(event.currentTarget as HTMLElement)
+					.closest('[data-thread]')!
+					.querySelectorAll<HTMLElement>('[data-strand]')
+			];
+			strands[strands.indexOf(event.currentTarget as HTMLElement) + by]?.focus();
+		} else return;
+		event.preventDefault();
+	}
 </script>
 
-{#snippet strand(part: ThreadPart, role: 'backing' | 'line' | 'leader', label: string, length: string)}
-	<span class="figure block truncate text-[14px] max-sm:text-[12.5px]">{label}</span>
-	<Strand {role} sections={part === 'line' ? line.sections : []} />
-	<span class="figure block truncate text-[14px] font-semibold">{length}</span>
-{/snippet}
-
-{#snippet knot(kind: JointKind | 'arbor', label: string)}
+{#snippet knot(item: ThreadItem, i: number)}
+	{@const arbor = i === 0}
 	<span class="figure block h-[1.4em] text-[14px]"></span>
-	<span class="-my-1 block"><Joint {kind} /></span>
+	<span class="-my-1 block"
+		><Joint
+			kind={arbor ? 'arbor' : item.joint}
+			rear={shown[i - 1]?.role ?? item.role}
+			front={item.role}
+		/></span
+	>
 	<span
-		class="figure mt-4 block text-[12px] whitespace-nowrap text-soft max-sm:invisible {kind === 'arbor'
+		class="figure mt-4 block text-[12px] whitespace-nowrap text-soft max-sm:invisible {arbor
 			? ''
-			: '-mx-6 text-center'}">{label}</span
+			: '-mx-6 text-center'} {!arbor && shown.length > 3 ? 'max-xl:invisible' : ''}"
+		>{arbor ? (arborTurns === 1 ? '1 turn' : `${arborTurns} turns`) : JOINTS[item.joint]}</span
 	>
 {/snippet}
 
-<div class="flex items-start" role="group" aria-label="The thread, from arbor to fly">
-	{#snippet pick(name: ThreadPart, grow: string, content: import('svelte').Snippet)}
-		{#if onpick}
-			<button
-				type="button"
-				class="{part} {grow} hover:bg-paper"
-				aria-label="Edit the {name}"
-				onclick={() => onpick(name)}>{@render content()}</button
-			>
-		{:else}
-			<div class="{part} {grow}">{@render content()}</div>
-		{/if}
-	{/snippet}
-	{#snippet arborKnot()}{@render knot('arbor', arborTurns === 1 ? '1 turn' : `${arborTurns} turns`)}{/snippet}
-	{#snippet backingStrand()}{@render strand('backing', 'backing', backing.label, backing.length)}{/snippet}
-	{#snippet jointKnot()}{@render knot(joint, JOINTS[joint])}{/snippet}
-	{#snippet lineStrand()}{@render strand('line', 'line', line.label, line.length)}{/snippet}
-	{#snippet leaderStrand()}{@render strand('leader', 'leader', 'Leader', leader.length)}{/snippet}
+{#snippet strand(item: ThreadItem)}
+	<span class="figure block truncate text-[14px] max-sm:text-[12.5px]">{item.label}</span>
+	<Strand role={item.role} sections={item.sections} />
+	<span class="figure block truncate text-[14px] font-semibold">{item.length}</span>
+{/snippet}
 
-	{@render pick('spool', 'w-14 shrink-0 overflow-visible', arborKnot)}
-	{@render pick('backing', 'flex-[10] basis-0', backingStrand)}
-	{@render pick('joint', 'w-12 shrink-0 overflow-visible', jointKnot)}
-	{@render pick('line', 'flex-[13] basis-0', lineStrand)}
-	{@render pick('leader', 'flex-[4] basis-0', leaderStrand)}
+<div
+	class="flex items-start"
+	role="group"
+	aria-label="The thread, from arbor to fly"
+	data-thread
+	onpointerenter={loadDragging}
+	ontouchstart={loadDragging}
+>
+	<div
+		class="flex min-w-0 flex-1 items-start"
+		{@attach zone}
+		onconsider={(event) => (dragged = event.detail.items)}
+		onfinalize={(event) => {
+			const order: readonly ThreadItem[] = event.detail.items;
+			dragged = undefined;
+			onorder?.(order.map(({ id }) => id));
+		}}
+	>
+		{#each shown as item, i (item.id)}
+			<div class="flex min-w-0 items-start" style="flex: {GROW[item.role]} 1 {i === 0 ? 56 : 48}px">
+				{#if onpick}
+					<button
+						type="button"
+						class="shrink-0 overflow-visible text-left {i === 0 ? 'w-14' : 'w-12 max-sm:w-9'}"
+						aria-label={i === 0 ? 'Edit the arbor knot' : `Edit the joint under the ${item.label}`}
+						onclick={() => onpick(i === 0 ? 'arbor' : item.id)}>{@render knot(item, i)}</button
+					>
+					<button
+						type="button"
+						class="min-w-0 flex-1 rounded-sm text-left hover:bg-paper {selected === item.id
+							? 'bg-paper'
+							: ''}"
+						aria-label="Edit the {item.label}"
+						aria-pressed={selected === item.id}
+						data-strand={item.id}
+						onclick={() => onpick(item.id)}
+						onkeydown={(event) => onkeydown(event, item.id)}>{@render strand(item)}</button
+					>
+				{:else}
+					<div class="shrink-0 {i === 0 ? 'w-14' : 'w-12'}">{@render knot(item, i)}</div>
+					<div class="min-w-0 flex-1">{@render strand(item)}</div>
+				{/if}
+			</div>
+		{/each}
+	</div>
+	<svelte:element
+		this={onpick ? 'button' : 'div'}
+		type={onpick ? 'button' : undefined}
+		role={onpick ? 'button' : undefined}
+		class="w-16 shrink-0 rounded-sm text-left sm:w-24"
+		aria-label={onpick ? 'Edit the leader' : undefined}
+		onclick={() => onpick?.('leader')}
+	>
+		<span class="figure block truncate text-[14px] max-sm:text-[12.5px]">Leader</span>
+		<Strand role="leader" />
+		<span class="figure block truncate text-[14px] font-semibold">{leader}</span>
+	</svelte:element>
 	<svg
 		viewBox="0 0 22 34"
 		class="mt-[1.1em] block h-8 w-5 shrink-0"

@@ -3,7 +3,8 @@
 	import { jobSteps, type StepKey } from '$lib/core';
 	import type { WindRecord } from '$lib/schema/record';
 	import type { SetupForm } from '$lib/schema/setup';
-	import { jobOf, type Workout } from '$lib/schema/workout';
+	import { jobOf } from '$lib/schema/job';
+	import type { Workout } from '$lib/schema/workout';
 	import Check from '@lucide/svelte/icons/check';
 	import { tick } from 'svelte';
 	import { notify } from '../../state/notices.svelte';

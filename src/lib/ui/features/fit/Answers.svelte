@@ -8,6 +8,7 @@
 		showTurns,
 		smallUnit
 	} from '$lib/schema/units';
+	import { ROLE_NAMES } from '$lib/schema/parts';
 	import type { Workout } from '$lib/schema/workout';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
@@ -22,7 +23,15 @@
 	const long = $derived(longUnit(units));
 	const decimals = $derived(small === 'mm' ? 1 : 2);
 	const showsDepth = $derived(fit.fits && solved !== undefined);
-	const retrieveMm = $derived(retrievePerTurnMm(fit.layers[1]!.outerRadiusMm));
+	const retrieveMm = $derived(retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm));
+	const above = $derived(
+		workout.parts
+			.map(({ role }, i) => `${showTurns(fit.layers[i]!.turns)} of ${ROLE_NAMES[role]}`)
+			.slice(workout.stopIndex + 1)
+			.join(', ')
+	);
+	/** Nothing is looked for: everything on the spool was given. */
+	const given = $derived(solved === undefined);
 </script>
 
 {#snippet row(label: string, value: string, unit: string, note: string, name: string)}
@@ -43,7 +52,7 @@
 				>{formatNumber(fromMm(solved!.stopDepthMm, small), decimals)}</span
 			><span class="ml-1.5 text-[22px] font-medium">{small}</span>
 		{:else}
-			<span class="text-[40px] font-bold">no backing</span>
+			<span class="text-[40px] font-bold">{given ? 'all given' : 'no backing'}</span>
 		{/if}
 	</p>
 	<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
@@ -51,7 +60,9 @@
 			below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whatever the
 			backing
 		{:else}
-			the line alone fills this spool past the gap you want
+			{given
+				? 'every length was given, so the gap is the answer'
+				: 'the line alone fills this spool past the gap you want'}
 		{/if}
 	</p>
 	<dl>
@@ -69,8 +80,8 @@
 			showTurns(solved?.turns ?? 0),
 			'',
 			showsDepth
-				? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}, then ${showTurns(fit.layers[1]!.turns)} of line`
-				: `${showTurns(fit.layers[1]!.turns)} of line`,
+				? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}${above ? `, then ${above}` : ''}`
+				: above,
 			'turns'
 		)}
 		{@render row(

@@ -1,22 +1,22 @@
 <script lang="ts">
 	import { afterNavigate, goto, replaceState } from '$app/navigation';
-	import { taperOf } from '$lib/core';
 	import type { SetupForm } from '$lib/schema/setup';
 	import { showLeader, showLong, showSmall, showTurns } from '$lib/schema/units';
-	import { lineLabel } from '$lib/schema/workout';
+	import { roleName } from '$lib/schema/parts';
 	import Download from '@lucide/svelte/icons/download';
+	import { tick } from 'svelte';
 	import { download, pngBlob, svgText } from '../../charts/export';
 	import Section from '../../charts/section/Section.svelte';
-	import Thread, { type ThreadPart } from '../../charts/thread/Thread.svelte';
+	import Thread, { type ThreadItem } from '../../charts/thread/Thread.svelte';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
 	import Answers from './Answers.svelte';
-	import FillFields from './FillFields.svelte';
 	import { FitState } from './fit-state.svelte';
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
+	import StackFields from './StackFields.svelte';
 	import { SetupStore } from './store.svelte';
 
 	interface Props {
@@ -48,7 +48,24 @@
 	saveBeforeLeaving(store.autosave);
 
 	const workout = $derived(fit.workout);
-	const layers = $derived(workout?.fit.layers);
+	const stop = $derived(workout?.fit.layers[workout.stopIndex]);
+	/** The part whose editor is open. */
+	// svelte-ignore state_referenced_locally
+	let selected = $state(fit.form.fill.stack.at(-1)!.id);
+	const items = $derived<ThreadItem[]>(
+		fit.form.fill.stack.map(({ id, role, joint, note }) => {
+			const at = workout?.parts.findIndex((part) => part.id === id) ?? -1;
+			const layer = workout?.fit.layers[at];
+			return {
+				id,
+				role,
+				joint,
+				label: workout?.parts[at]?.label ?? (note || roleName(role)),
+				length: layer && !fit.stale ? showLong(layer.lengthMm, units) : '–',
+				sections: workout?.stack[at]?.sections ?? []
+			};
+		})
+	);
 	/** There is something to do at the bench: a finished set-up that fits. */
 	const doable = $derived(!fit.stale && workout?.fit.fits === true);
 	let editor = $state<HTMLElement>();
@@ -61,10 +78,23 @@
 		if (store.known && store.autosave.state === 'saved') await goto(`/bench/${store.known.id}`);
 	}
 
-	function pick(part: ThreadPart): void {
-		const section = editor?.querySelector<HTMLElement>(`[data-part="${part}"]`);
+	/** Opens the editor of what was chosen in the thread, and goes there. */
+	async function pick(part: string): Promise<void> {
+		const isComponent = fit.form.fill.stack.some(({ id }) => id === part);
+		if (isComponent) selected = part;
+		await tick();
+		const section = editor?.querySelector<HTMLElement>(`[data-part="${isComponent ? 'stack' : part}"]`);
 		section?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
-		section?.querySelector<HTMLElement>('input, select, [role=radio]')?.focus({ preventScroll: true });
+		const within = isComponent ? section?.querySelector(`[data-component="${part}"]`) : section;
+		within?.querySelector<HTMLElement>('input, select')?.focus({ preventScroll: true });
+	}
+
+	async function remove(id: string): Promise<void> {
+		const at = fit.form.fill.stack.findIndex((component) => component.id === id);
+		fit.removeComponent(id);
+		selected = fit.form.fill.stack[Math.min(at, fit.form.fill.stack.length - 1)]!.id;
+		await tick();
+		document.querySelector<HTMLElement>(`[data-strand="${selected}"]`)?.focus();
 	}
 
 	async function save(kind: 'svg' | 'png'): Promise<void> {
@@ -108,19 +138,13 @@
 
 	<div class="border-b border-hair pt-3 pb-3">
 		<Thread
+			{items}
 			arborTurns={fit.form.fill.arborTurns}
-			joint={fit.form.fill.joint}
-			backing={{
-				label: workout?.material.label ?? 'Backing',
-				length: layers && !fit.stale ? showLong(layers[0]!.lengthMm, units) : '–'
-			}}
-			line={{
-				label: lineLabel(fit.form.fill.line.class),
-				length: layers ? showLong(layers[1]!.lengthMm, units) : '–',
-				sections: workout?.lineSections ?? taperOf(fit.form.fill.line.class)
-			}}
-			leader={{ length: workout ? showLeader(workout.leaderMm, units) : '–' }}
+			leader={workout ? showLeader(workout.leaderMm, units) : '–'}
+			{selected}
 			onpick={pick}
+			onorder={(ids) => fit.order(ids)}
+			onremove={(id) => remove(id)}
 		/>
 	</div>
 
@@ -132,7 +156,7 @@
 				<h2 class="text-[15px] font-semibold">Spool</h2>
 				<SpoolFields {fit} />
 			</section>
-			<FillFields {fit} />
+			<StackFields {fit} {selected} onselect={(id) => (selected = id)} />
 		</div>
 
 		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
@@ -198,13 +222,13 @@
 		</div>
 	</div>
 
-	{#if workout && layers}
+	{#if workout}
 		<div
 			class="figure fixed inset-x-0 bottom-0 z-20 grid grid-cols-4 border-t-2 border-ink bg-paper px-2 py-2 text-center lg:hidden {fit.stale
 				? 'text-soft'
 				: ''}"
 		>
-			{#each [['stop at', showSmall(layers[0]!.depthMm, units)], ['backing', showLong(layers[0]!.lengthMm, units)], ['turns', showTurns(layers[0]!.turns)], ['gap', showSmall(workout.fit.gapMm, units)]] as [label, value], i (label)}
+			{#each [['stop at', showSmall(stop?.depthMm ?? 0, units)], ['backing', showLong(stop?.lengthMm ?? 0, units)], ['turns', showTurns(stop?.turns ?? 0)], ['gap', showSmall(workout.fit.gapMm, units)]] as [label, value], i (label)}
 				<div>
 					<div class="text-[12px] text-soft">{label}</div>
 					<div class="text-[18px] leading-tight font-semibold">

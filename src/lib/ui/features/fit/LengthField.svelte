@@ -1,15 +1,15 @@
 <script lang="ts">
-	import { fromMm, parseLength, formatNumber, type LengthUnit } from '$lib/core';
+	import { formatNumber, fromMm, parseLength, parseMass, type LengthUnit } from '$lib/core';
 	import type { SetupForm } from '$lib/schema/setup';
 	import Field from '../../primitives/Field.svelte';
 	import type { FitState } from './fit-state.svelte';
 
-	/** A length of the set-up: typed with any unit, kept as typed, read back in the shown unit beside it. */
+	/** A length (or a mass) of the set-up: typed with any unit, kept as typed, read back in the shown unit beside it. */
 	interface Props {
 		fit: FitState;
 		label: string;
 		path: (string | number)[];
-		unit: LengthUnit;
+		unit: LengthUnit | 'g';
 		get: (form: SetupForm) => string;
 		set: (form: SetupForm, value: string) => void;
 		placeholder?: string;
@@ -18,13 +18,13 @@
 	}
 	let { fit, label, path, unit, get, set, placeholder, aside }: Props = $props();
 
-	const DECIMALS: Record<LengthUnit, number> = { mm: 1, cm: 1, m: 1, in: 3, ft: 1, yd: 1 };
+	const DECIMALS: Record<LengthUnit | 'g', number> = { mm: 1, cm: 1, m: 1, in: 3, ft: 1, yd: 1, g: 1 };
 	const value = $derived(get(fit.form));
 	/** Typed in another unit than the shown one: what it comes to. */
 	const converted = $derived.by(() => {
-		const read = parseLength(value, unit);
+		const read = unit === 'g' ? parseMass(value, unit) : parseLength(value, unit);
 		if (!read.ok || value.trim().endsWith(unit) || /^[\d.,\s]*$/.test(value)) return undefined;
-		return `= ${formatNumber(fromMm(read.value, unit), DECIMALS[unit])} ${unit}`;
+		return `= ${formatNumber(unit === 'g' ? read.value : fromMm(read.value, unit), DECIMALS[unit])} ${unit}`;
 	});
 	const bare = $derived(/^[\d.,\s/-]*$/.test(value));
 </script>

@@ -4,14 +4,16 @@
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { FitState } from './fit-state.svelte';
+	import FilledFields from './FilledFields.svelte';
 	import LengthField from './LengthField.svelte';
+	import MeasureGuide from './MeasureGuide.svelte';
 	import RatingFields from './RatingFields.svelte';
 
 	let { fit }: { fit: FitState } = $props();
 	const preferences = usePreferences();
 	const unit = $derived(smallUnit(preferences.units));
 	const spool = $derived(fit.form.spool);
-	const rated = $derived(spool.way === 'rated');
+	const rated = $derived(spool.way !== 'measured');
 	const known = $derived(fit.stale ? undefined : fit.workout?.known);
 
 	/** An estimated measure, shown where the person's own would stand. */
@@ -32,13 +34,28 @@
 	label="How the spool is known"
 	options={[
 		{ value: 'rated', label: 'From the box' },
+		{ value: 'filled', label: 'What is on it' },
 		{ value: 'measured', label: 'Measured' }
 	]}
 	value={spool.way}
 	onchange={(way) => fit.change((form) => (form.spool.way = way))}
 />
-{#if rated}
+{#if spool.way === 'rated'}
 	<RatingFields {fit} />
+{:else if spool.way === 'filled'}
+	<FilledFields {fit} />
+{:else}
+	<Segmented
+		label="Shape of the spool"
+		options={[
+			{ value: 'straight', label: 'straight' },
+			{ value: 'dished', label: 'dished arbor' },
+			{ value: 'flared', label: 'flared rims' }
+		]}
+		value={spool.shape}
+		onchange={(shape) => fit.change((form) => (form.spool.shape = shape))}
+	/>
+	<MeasureGuide shape={spool.shape} frame={spool.frame !== ''} />
 {/if}
 <div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
 	<LengthField
@@ -54,7 +71,7 @@
 	<LengthField
 		{fit}
 		{unit}
-		label="Between the flanges"
+		label={!rated && spool.shape === 'flared' ? 'Between the rims' : 'Between the flanges'}
 		path={['spool', 'width']}
 		get={({ spool }) => spool.width}
 		set={({ spool }, value) => (spool.width = value)}
@@ -72,11 +89,32 @@
 		<LengthField
 			{fit}
 			{unit}
-			label="Across the arbor"
+			label={spool.shape === 'dished' ? 'Arbor at its edges' : 'Across the arbor'}
 			path={['spool', 'arbor']}
 			get={({ spool }) => spool.arbor}
 			set={({ spool }, value) => (spool.arbor = value)}
 			aside={spread(DEFAULT_SPREADS.arborMm)}
+		/>
+	{/if}
+	{#if !rated && spool.shape === 'dished'}
+		<LengthField
+			{fit}
+			{unit}
+			label="Arbor where lowest"
+			path={['spool', 'low']}
+			get={({ spool }) => spool.low}
+			set={({ spool }, value) => (spool.low = value)}
+			aside={spread(DEFAULT_SPREADS.arborMm)}
+		/>
+	{:else if !rated && spool.shape === 'flared'}
+		<LengthField
+			{fit}
+			{unit}
+			label="Between, at the arbor"
+			path={['spool', 'floor']}
+			get={({ spool }) => spool.floor}
+			set={({ spool }, value) => (spool.floor = value)}
+			aside={spread(DEFAULT_SPREADS.widthMm)}
 		/>
 	{/if}
 	<LengthField

@@ -1,4 +1,5 @@
-import { formatLength, withUnit, type LengthUnit } from '$lib/core';
+import { formatLength, withUnit, type LengthUnit, type Role } from '$lib/core';
+import { newComponent, type Preset } from '$lib/schema/new-setup';
 import type { SetupForm } from '$lib/schema/setup';
 import { smallUnit, type UnitSystem } from '$lib/schema/units';
 import { wordIssue, type WordedIssue } from '$lib/schema/words';
@@ -45,8 +46,39 @@ export class FitState {
 	}
 
 	/** A finished entry: a bare number gets the unit it was typed in. */
-	settled(value: string, unit: LengthUnit): string {
+	settled(value: string, unit: LengthUnit | 'g'): string {
 		return withUnit(value, unit);
+	}
+
+	/** A new part at the outer end; its id. */
+	addComponent(role: Role): string {
+		const taken = new Set(this.form.fill.stack.map(({ id }) => id));
+		let id: string = role;
+		for (let n = 2; taken.has(id); n++) id = `${role}-${n}`;
+		this.change(({ fill }) => fill.stack.push(newComponent(id, role)));
+		return id;
+	}
+
+	removeComponent(id: string): void {
+		this.change(({ fill }) => {
+			fill.stack = fill.stack.filter((component) => component.id !== id);
+			fill.swaps = fill.swaps.filter((swap) => swap.of !== id);
+		});
+	}
+
+	/** The same parts in another order. */
+	order(ids: readonly string[]): void {
+		this.change(({ fill }) => {
+			const byId = new Map(fill.stack.map((component) => [component.id, component]));
+			fill.stack = ids.flatMap((id) => byId.get(id) ?? []);
+		});
+	}
+
+	/** A stack to begin with in the place of this one; the id of the part that is looked for. */
+	beginWith({ stack, leader }: Preset): string {
+		const fresh = stack();
+		this.change(({ fill }) => Object.assign(fill, { stack: fresh, swaps: [], leader, halfFit: '' }));
+		return fresh.find(({ solve }) => solve)!.id;
 	}
 
 	setGapMm(gapMm: number): void {

@@ -2,6 +2,7 @@ import {
 	BACKING_MATERIALS,
 	DENSITIES,
 	JOINTS,
+	ROLES,
 	TAPERS,
 	WINDING_HANDS,
 	type Density,
@@ -9,6 +10,7 @@ import {
 	type Taper,
 	type WindingHand
 } from '$lib/core';
+import { roleName } from '$lib/schema/parts';
 
 const entries = <K extends string, V>(record: Record<K, V>): [K, V][] => Object.entries(record) as [K, V][];
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
@@ -26,6 +28,10 @@ export const numberOptions = Array.from({ length: 15 }, (_, i) => ({ value: i + 
 export const jointOptions = entries<Joint, string>(JOINTS).map(([value, label]) => ({
 	value,
 	label: capital(label)
+}));
+export const roleOptions = ROLES.filter((role) => role !== 'leader').map((value) => ({
+	value,
+	label: roleName(value)
 }));
 export const windingOptions = entries<WindingHand, { label: string }>(WINDING_HANDS).map(
 	([value, { label }]) => ({

@@ -1,5 +1,5 @@
-import { newSetup } from '$lib/schema/new-setup';
-import type { SetupForm } from '$lib/schema/setup';
+import { newComponent, newSetup } from '$lib/schema/new-setup';
+import type { ComponentForm, SetupForm } from '$lib/schema/setup';
 import { workOut, type Workout } from '$lib/schema/workout';
 import { describe, expect, it } from 'vitest';
 import { rackEntry } from '../rack/entry';
@@ -20,6 +20,8 @@ const worked = (form: SetupForm): Workout => {
 	if (!result.ok) throw new Error(JSON.stringify(result.issues));
 	return result.value;
 };
+const wf = (number: number): ComponentForm =>
+	newComponent('line', 'line', { way: 'class', class: { taper: 'WF', number, density: 'F' } });
 const TROUT: [string, string, string] = ['84 mm', '38 mm', '21 mm'];
 
 describe('the judging sentence', () => {
@@ -32,13 +34,13 @@ describe('the judging sentence', () => {
 		expect(judgement(workout, 'yd-in')).toMatch(/Wind to 0\.\d\d in below/);
 	});
 	it('says what would bring more backing when there is little', () => {
-		const workout = worked(setup(TROUT, ({ fill }) => (fill.line.class.number = 10)));
+		const workout = worked(setup(TROUT, ({ fill }) => (fill.stack[1] = wf(10))));
 		expect(judgement(workout, 'yd-mm')).toMatch(
 			/Little backing: .* More room: 30 lb|Little backing: .* More room: gel-spun/
 		);
 	});
 	it('says what would work when the line is too big', () => {
-		const workout = worked(setup(['62 mm', '36 mm', '18 mm'], ({ fill }) => (fill.line.class.number = 9)));
+		const workout = worked(setup(['62 mm', '36 mm', '18 mm'], ({ fill }) => (fill.stack[1] = wf(9))));
 		expect(judgement(workout, 'yd-mm')).toMatch(
 			/^Too much line .* What would work: a WF\dF fits over \d+ yd .* cut \d+ yd off its rear/
 		);
@@ -46,7 +48,7 @@ describe('the judging sentence', () => {
 	it('names the measurement that is worth improving', () => {
 		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, by wraps on a rule');
 		expect(
-			measureNext(worked(setup(['84 mm', '38 mm', '8 mm'], ({ fill }) => (fill.line.length = '15 yd'))))
+			measureNext(worked(setup(['84 mm', '38 mm', '8 mm'], ({ fill }) => (fill.stack[1]!.length = '15 yd'))))
 		).toContain('width');
 	});
 });

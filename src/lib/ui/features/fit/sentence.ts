@@ -1,6 +1,7 @@
 import type { Remedy, Share } from '$lib/core';
 import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/schema/units';
-import { lineCode, type Workout } from '$lib/schema/workout';
+import { lineCode } from '$lib/schema/parts';
+import type { Workout } from '$lib/schema/workout';
 
 function remedyWords(remedy: Remedy, units: UnitSystem): string {
 	switch (remedy.kind) {
@@ -29,8 +30,9 @@ export function judgement(workout: Workout, units: UnitSystem): string {
 		const by = showLong(Math.max(verdict.excess.lengthMm, 1000), units);
 		return `Too much line for this spool, by about ${by}. What would work: ${either(verdict.remedies, units)}.`;
 	}
-	const { stopDepthMm = 0 } = fit.solved ?? {};
-	const wind = `Fits. Wind to ${showSmall(stopDepthMm, units)} below the rim; buy ${showToBuy(estimate.ranges.lengthMm.high, units)} to be sure.`;
+	const wind = fit.solved
+		? `Fits. Wind to ${showSmall(fit.solved.stopDepthMm, units)} below the rim; buy ${showToBuy(estimate.ranges.lengthMm.high, units)} to be sure.`
+		: `Fits, with ${showSmall(fit.gapMm, units)} to spare.`;
 	const usual = `about ${showLong(verdict.usualMm, units)} is usual under a #${workout.line.number}`;
 	const backing = {
 		short: `Little backing: ${usual}.${verdict.remedies.length > 0 ? ` More room: ${either(verdict.remedies, units)}.` : ''}`,

@@ -37,10 +37,13 @@
 				<span class="figure mt-2.5 pr-4 text-[17px] leading-tight font-semibold group-hover:underline"
 					>{entry.name}</span
 				>
-				{#if entry.sections}
+				{#if entry.strands}
 					<span class="mt-1 mr-4 flex {entry.drawing?.faint ? 'opacity-50' : ''}">
-						<span class="flex-[10]"><Strand role="backing" /></span>
-						<span class="flex-[13]"><Strand role="line" sections={entry.sections} /></span>
+						{#each entry.strands as { role, sections }, i (i)}
+							<span style="flex: {role === 'backing' ? 10 : role === 'line' ? 13 : 6}"
+								><Strand {role} {sections} /></span
+							>
+						{/each}
 						<span class="flex-[4]"><Strand role="leader" /></span>
 					</span>
 				{/if}

@@ -1,10 +1,12 @@
-import { jobSteps, type LineSection, type Spool } from '$lib/core';
+import { jobSteps, type Spool } from '$lib/core';
 import type { WindRecord } from '$lib/schema/record';
 import type { SetupForm, SpoolForm } from '$lib/schema/setup';
 import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
-import { jobOf, lineCode, workOut, type Workout } from '$lib/schema/workout';
+import { jobOf } from '$lib/schema/job';
+import { workOut, type Workout } from '$lib/schema/workout';
 import { asWound } from '$lib/schema/wound';
 import { plannedLayers, woundLayers, type DrawnLayer } from '../../charts/section/layers';
+import { strandsOf, type ThreadStrand } from '../../charts/thread/strands';
 
 /** What the rack knows of a spool: the newest winding, and a set-up not wound yet. */
 export interface RackData {
@@ -26,8 +28,8 @@ export interface RackEntry {
 		readonly layers: readonly DrawnLayer[];
 		readonly faint: boolean;
 	};
-	/** The line's taper, for its strand. */
-	readonly sections?: readonly LineSection[];
+	/** The thread, from arbor to leader. */
+	readonly strands?: readonly ThreadStrand[];
 	/** Short facts, one a line. */
 	readonly facts: readonly string[];
 	/** When it was wound, ISO date. */
@@ -39,13 +41,13 @@ export interface RackEntry {
 function woundEntry(
 	record: WindRecord,
 	units: UnitSystem
-): Pick<RackEntry, 'drawing' | 'facts' | 'sections' | 'woundOn'> {
+): Pick<RackEntry, 'drawing' | 'facts' | 'strands' | 'woundOn'> {
 	const wound = asWound(record.form, record);
 	if (!wound) return { facts: [], woundOn: record.woundOn };
-	const gapMm = wound.spool.gapFromRadiusMm - wound.surfaceRadiusMm;
+	const gapMm = wound.spool.gapFromRadiusMm - wound.surfacesMm.at(-1)!;
 	return {
 		woundOn: record.woundOn,
-		sections: wound.workout.lineSections,
+		strands: strandsOf(wound.workout),
 		drawing: { spool: wound.spool, layers: woundLayers(wound, record.turns), faint: false },
 		facts: facts(wound.workout, record.backingMm, record.backingMeasured, units).concat(
 			record.gapMm === null
@@ -55,24 +57,27 @@ function woundEntry(
 	};
 }
 
+/** The line, and what is under it: each component with its length, the outermost first. */
 function facts(workout: Workout, backingMm: number, measured: boolean, units: UnitSystem): string[] {
-	const line = workout.fit.layers[1]!;
 	const about = measured ? '' : 'about ';
-	return [
-		`${lineCode(workout.line)}, ${showLong(line.lengthMm, units)}`,
-		`${about}${showLong(backingMm, units)}, ${workout.material.short}`
-	];
+	return workout.parts
+		.map(({ short }, i) =>
+			i === workout.stopIndex
+				? `${about}${showLong(backingMm, units)}, ${short}`
+				: `${short}, ${showLong(workout.fit.layers[i]!.lengthMm, units)}`
+		)
+		.reverse();
 }
 
-function plannedEntry(form: SetupForm, units: UnitSystem): Pick<RackEntry, 'drawing' | 'facts' | 'sections'> {
+function plannedEntry(form: SetupForm, units: UnitSystem): Pick<RackEntry, 'drawing' | 'facts' | 'strands'> {
 	const worked = workOut(form, units);
 	if (!worked.ok) return { facts: ['not worked out yet'] };
-	const { fit, known } = worked.value;
+	const { fit, known, stopIndex } = worked.value;
 	return {
-		sections: worked.value.lineSections,
+		strands: strandsOf(worked.value),
 		drawing: { spool: known.spool, layers: plannedLayers(worked.value), faint: true },
 		facts: [
-			...facts(worked.value, fit.layers[0]!.lengthMm, false, units),
+			...facts(worked.value, fit.layers[stopIndex]?.lengthMm ?? 0, false, units),
 			`gap ${showSmall(fit.gapMm, units)} planned`
 		]
 	};

@@ -1,0 +1,133 @@
+<script lang="ts">
+	import { ROLES, WINDING_HANDS, type Role } from '$lib/core';
+	import { MAX_COMPONENTS, PRESETS } from '$lib/schema/new-setup';
+	import { leaderUnit, showSmall, smallUnit } from '$lib/schema/units';
+	import { roleName } from '$lib/schema/parts';
+	import Select from '../../primitives/Select.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import ComponentFields from './ComponentFields.svelte';
+	import type { FitState } from './fit-state.svelte';
+	import LengthField from './LengthField.svelte';
+	import { arborTurnOptions, windingOptions } from './options';
+	import TaperChart from './TaperChart.svelte';
+
+	interface Props {
+		fit: FitState;
+		selected: string;
+		onselect: (id: string) => void;
+	}
+	let { fit, selected, onselect }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const fill = $derived(fit.form.fill);
+	const index = $derived(
+		Math.max(
+			fill.stack.findIndex(({ id }) => id === selected),
+			0
+		)
+	);
+	const part = $derived(fit.stale ? undefined : fit.workout?.parts.find(({ id }) => id === selected));
+	const sections = $derived(
+		fit.workout?.stack[fit.workout.parts.findIndex(({ id }) => id === selected)]?.sections
+	);
+
+	/** What practitioners call a gap of this size. Common practice. */
+	const GAP_NAMES: readonly [number, string][] = [
+		[2, 'too tight'],
+		[3.5, 'just clears'],
+		[6, 'a little space'],
+		[8, 'a pencil'],
+		[Infinity, 'roomy']
+	];
+	const gapName = $derived.by(() => {
+		const gapMm = fit.workout?.problem.gapMm ?? 4;
+		return fit.stale ? '' : GAP_NAMES.find(([below]) => gapMm < below)![1];
+	});
+
+	const addOptions = [
+		{ value: '' as const, label: 'Add a part …' },
+		...ROLES.filter((role) => role !== 'leader').map((role) => ({ value: role, label: roleName(role) }))
+	];
+	const presetOptions = [
+		{ value: '', label: 'Begin with …' },
+		...PRESETS.map(({ slug, label }) => ({ value: slug, label }))
+	];
+	function add(role: Role | ''): void {
+		if (role !== '') onselect(fit.addComponent(role));
+	}
+	function begin(slug: string): void {
+		const preset = PRESETS.find((preset) => preset.slug === slug);
+		if (preset) onselect(fit.beginWith(preset));
+	}
+</script>
+
+<section class="space-y-2.5" aria-label="Stack" data-part="stack">
+	<div class="flex items-end gap-2">
+		<h2 class="flex-1 text-[15px] font-semibold">On the spool</h2>
+		<div class="w-32">
+			<Select label="Begin with a stack" quiet options={presetOptions} value="" onchange={begin} />
+		</div>
+		{#if fill.stack.length < MAX_COMPONENTS}
+			<div class="w-28">
+				<Select label="Add a part" quiet options={addOptions} value="" onchange={add} />
+			</div>
+		{/if}
+	</div>
+	{#key `${selected}/${fill.stack[index]?.id}`}
+		<ComponentFields {fit} {index} {onselect} />
+	{/key}
+	{#if part && sections && part.role !== 'backing' && part.role !== 'bed'}
+		<TaperChart {sections} densityGPerCm3={part.densityGPerCm3} {units} label={part.label} />
+	{/if}
+</section>
+
+<section class="space-y-2.5" aria-label="Winding" data-part="winding">
+	<h2 class="text-[15px] font-semibold">Winding</h2>
+	<div class="grid grid-cols-[1.5fr_1fr] gap-4">
+		<Select
+			label="Wound"
+			options={windingOptions}
+			value={fill.winding}
+			onchange={(winding) => fit.change((form) => (form.fill.winding = winding))}
+		/>
+		<div data-part="gap">
+			<LengthField
+				{fit}
+				unit={smallUnit(units)}
+				label="Gap to leave"
+				path={['fill', 'gap']}
+				get={({ fill }) => fill.gap}
+				set={({ fill }, value) => (fill.gap = value)}
+				aside={gapName}
+			/>
+		</div>
+	</div>
+	<p class="text-[13.5px] text-soft">
+		Lay {WINDING_HANDS[fill.winding].layEfficiency.toFixed(2)} of perfect square winding, an assumption. The stop
+		depth does not depend on it, nor on the backing's thickness: {showSmall(
+			fit.workout?.fit.layers[fit.workout.stopIndex]?.depthMm ?? 0,
+			units
+		)} stays.
+	</p>
+	<div class="grid grid-cols-2 gap-4">
+		<div data-part="arbor">
+			<Select
+				label="Round the arbor"
+				options={arborTurnOptions}
+				value={fill.arborTurns}
+				onchange={(turns) => fit.change((form) => (form.fill.arborTurns = turns))}
+			/>
+		</div>
+		<div data-part="leader">
+			<LengthField
+				{fit}
+				unit={leaderUnit(units)}
+				label="Leader"
+				path={['fill', 'leader']}
+				get={({ fill }) => fill.leader}
+				set={({ fill }, value) => (fill.leader = value)}
+				aside=""
+			/>
+		</div>
+	</div>
+</section>

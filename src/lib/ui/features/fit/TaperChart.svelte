@@ -1,0 +1,61 @@
+<script lang="ts">
+	import {
+		formatNumber,
+		fromMm,
+		grainsOf30ft,
+		nearestClass,
+		toleranceGrains,
+		toMm,
+		totalLengthMm,
+		type LineSection
+	} from '$lib/core';
+	import { longUnit, type UnitSystem } from '$lib/schema/units';
+	import { taperOutline } from '../../charts/thread/profile';
+
+	/** Diameter over length, rear end left, and what the first 30 ft weigh against the standard. */
+	interface Props {
+		sections: readonly LineSection[];
+		densityGPerCm3: number;
+		units: UnitSystem;
+		label: string;
+	}
+	let { sections, densityGPerCm3, units, label }: Props = $props();
+	const WIDTH = 312;
+	const HEIGHT = 62;
+
+	const lengthMm = $derived(totalLengthMm(sections));
+	const thickestMm = $derived(Math.max(...sections.flatMap((s) => [s.startDiameterMm, s.endDiameterMm])));
+	const grains = $derived(grainsOf30ft(sections, densityGPerCm3));
+	const nearest = $derived(nearestClass(grains));
+	const long = $derived(longUnit(units));
+	const thirtyFt = $derived(((lengthMm - Math.min(toMm(30, 'ft'), lengthMm)) / lengthMm) * WIDTH);
+	const enough = $derived(lengthMm >= toMm(30, 'ft'));
+</script>
+
+<figure class="m-0" data-taper>
+	<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="block w-full" role="img" aria-label="Taper of the {label}">
+		<path
+			d={taperOutline(sections, { width: WIDTH, middle: 24, height: 26 })}
+			fill="var(--line)"
+			fill-opacity="0.85"
+		/>
+		{#if enough}
+			<path d="M{thirtyFt} 4V44" stroke="var(--ink)" stroke-dasharray="3 2" />
+			<path d="M{thirtyFt} 46H{WIDTH}" stroke="var(--ink)" />
+			<text class="quiet" x={(thirtyFt + WIDTH) / 2} y="59" text-anchor="middle">30 ft</text>
+		{/if}
+		<text class="quiet" x="0" y="59"
+			>{formatNumber(fromMm(lengthMm, long), 1)} {long}, up to {thickestMm.toFixed(2)} mm</text
+		>
+	</svg>
+	<figcaption class="text-[13.5px] text-soft">
+		{#if enough}
+			{Math.round(grains)} grains over the first 30 ft:
+			{nearest.within
+				? `a #${nearest.number}, within the ${toleranceGrains(nearest.number)} grains the standard allows.`
+				: `${Math.abs(Math.round(nearest.offGrains))} ${nearest.offGrains > 0 ? 'over' : 'under'} a #${nearest.number}, more than the ${toleranceGrains(nearest.number)} the standard allows.`}
+		{:else}
+			{Math.round(grains)} grains in all; shorter than the 30 ft the standard weighs.
+		{/if}
+	</figcaption>
+</figure>
