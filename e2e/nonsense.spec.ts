@@ -20,7 +20,6 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 		['Between the flanges', '1,000 mm', /thousands or a decimal/],
 		['Inside the frame', '20 mm', /no room around an arbor/],
 		['Whole length', '2 yd', /shorter than the head/],
-		['Ø if measured', 'NaN', /not a measure yet/],
 		['Gap to leave', '80 mm', /leaves nothing to wind on/],
 		['Leader', '5 cubits', /not a unit known here/]
 	];
@@ -38,6 +37,18 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 		await field.blur();
 		await expect(page.getByText(message)).toHaveCount(0);
 	}
+	await page.getByRole('button', { name: 'Edit the Braided polyester, 20 lb' }).click();
+	for (const [typed, message] of [
+		['NaN', /not a measure yet/],
+		['20 wraps in 0 mm', /not a measure yet/],
+		['90 wraps in 1 mm', /between 0.05 and 5/]
+	] as const) {
+		const field = page.getByRole('textbox', { name: 'Ø if measured' });
+		await field.fill(typed);
+		await field.blur();
+		await expect(page.getByText(message)).toBeVisible();
+		await field.fill('');
+	}
 	expect(await answer(page, 'stop-depth')).toBe(good);
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('bananas');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).blur();
@@ -54,7 +65,7 @@ test('a line too big says what would work', async ({ page }) => {
 	await page.getByLabel('Across the rims').fill('62 mm');
 	await page.getByLabel('Across the arbor').fill('36 mm');
 	await page.getByLabel('Between the flanges').fill('18 mm');
-	await page.getByRole('region', { name: 'Line' }).getByLabel('Class').selectOption('#9');
+	await page.getByRole('region', { name: 'Stack' }).getByLabel('Class').selectOption('#9');
 	await expect(page.locator('[data-answer="judgement"]')).toContainText(
 		/Too much line .* What would work: a WF\dF fits/
 	);

@@ -41,3 +41,5 @@ export { firstOrder, type Answer, type FirstOrder, type Share } from './uncertai
 export type { Range } from './uncertainty/propagate';
 export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
 export * from './procedure/steps';
+export * from './judge/enough';
+export * from './judge/shopping';

@@ -13,6 +13,7 @@ const bound =
 
 export const rack = bound(setups.rack);
 export const loadSetup = bound(setups.loadSetup);
+export const spools = bound(setups.spools);
 export const loadSpool = bound(setups.loadSpool);
 export const recordsOf = bound(setups.recordsOf);
 export const createSetup = bound(setups.createSetup);

@@ -1,6 +1,6 @@
 import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
-import { CreateSetup, RecordForm, SaveSetup, TickStep } from '$lib/schema/setup';
+import { CreateSetup, RecordForm, SaveSetup, SpoolForm, TickStep } from '$lib/schema/setup';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
 
@@ -27,6 +27,7 @@ const taking = (
 });
 
 const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.number().int() });
+const Spools = z.object({ spools: z.array(z.object({ id: z.string(), form: SpoolForm })) });
 const id = { id: z.string() };
 
 const asked = (summary: string, body: z.ZodType, answer: z.ZodType) => ({
@@ -91,6 +92,12 @@ export const openApiDocument = () =>
 						...missing
 					}),
 					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/spools': {
+				get: {
+					summary: 'Every spool on the rack',
+					responses: { '200': jsonOf(Spools, 'As they were described.') }
 				}
 			},
 			'/api/spools/{id}': {

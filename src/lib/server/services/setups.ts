@@ -85,6 +85,10 @@ export async function loadSetup(db: Knex, id: string): Promise<SavedSetup | unde
 	};
 }
 
+/** Every spool on the rack, as it was described. */
+export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm }[]> =>
+	(await listSpools(db)).map(({ id, form }) => ({ id, form }));
+
 export const loadSpool = async (db: Knex, id: string): Promise<SpoolForm | undefined> =>
 	(await findSpool(db, id))?.form;
 

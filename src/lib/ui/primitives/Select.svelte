@@ -1,4 +1,6 @@
 <script lang="ts" generics="V extends string | number">
+	import { tick } from 'svelte';
+
 	interface Props {
 		label: string;
 		options: readonly { value: V; label: string }[];
@@ -17,7 +19,13 @@
 		{id}
 		{value}
 		class="w-full rounded-none border-b-[1.5px] border-ink bg-transparent py-1 text-[15.5px] font-medium"
-		onchange={(event) => onchange(options[event.currentTarget.selectedIndex]!.value)}
+		onchange={async (event) => {
+			const select = event.currentTarget;
+			onchange(options[select.selectedIndex]!.value);
+			// A choice that was not taken over is not shown as taken.
+			await tick();
+			select.selectedIndex = options.findIndex((option) => option.value === value);
+		}}
 	>
 		{#each options as option (option.value)}
 			<option value={option.value} class="bg-paper text-ink">{option.label}</option>

@@ -8,7 +8,7 @@ export type Reply<T> =
 
 /** Sends JSON and reads the reply; never throws. */
 export async function send<T>(
-	method: 'POST' | 'PUT' | 'DELETE',
+	method: 'GET' | 'POST' | 'PUT' | 'DELETE',
 	path: string,
 	body?: unknown
 ): Promise<Reply<T>> {

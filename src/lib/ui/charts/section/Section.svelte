@@ -34,15 +34,17 @@
 	const over = $derived(!workout.fit.fits);
 
 	const wound = $derived(plannedLayers(workout));
-	/** Names beside the layers, pushed apart where layers are thin; none where there is nothing to see. */
+	/** Names beside the layers, pushed apart where layers are thin, and clear of the gap's handle. */
 	const names = $derived.by(() => {
-		let below = Infinity;
-		return wound.flatMap(({ key, role, layer }) => {
+		let above = y(spool.gapFromRadiusMm - wantedMm) + 13;
+		return wound.toReversed().flatMap(({ key, role, layer }) => {
+			if (layer.turns < 1) return [];
 			const middle = (y(layer.innerRadiusMm) + y(layer.outerRadiusMm)) / 2 + 4;
-			if (y(layer.innerRadiusMm) - y(layer.outerRadiusMm) < 3 && layer.turns < 1) return [];
-			const at = Math.min(middle, below - 15);
-			below = at;
-			return [{ key, role, at, text: `${ROLE_NAMES[role]}, ${Math.round(layer.turns)} turns` }];
+			const at = Math.max(middle, above + 15);
+			above = at;
+			return [
+				{ key, role, at, text: `${ROLE_NAMES[role].split(' ')[0]!}, ${Math.round(layer.turns)} turns` }
+			];
 		});
 	});
 

@@ -14,6 +14,7 @@
 	import { isShortcut } from '../../state/shortcuts';
 	import Answers from './Answers.svelte';
 	import { FitState } from './fit-state.svelte';
+	import Panels from './panels/Panels.svelte';
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
@@ -159,7 +160,7 @@
 			<StackFields {fit} {selected} onselect={(id) => (selected = id)} />
 		</div>
 
-		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
+		<div class="min-w-0 pt-4">
 			<div class="relative border border-ink bg-paper">
 				{#if workout}
 					<div class={fit.stale ? 'opacity-45' : ''}>
@@ -202,6 +203,7 @@
 					</div>
 				{/if}
 			</div>
+			{#if workout}<Panels {fit} />{/if}
 		</div>
 
 		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">

@@ -3,6 +3,7 @@
 	import { MAX_COMPONENTS, PRESETS } from '$lib/schema/new-setup';
 	import { leaderUnit, showSmall, smallUnit } from '$lib/schema/units';
 	import { roleName } from '$lib/schema/parts';
+	import { ROLE_COLOURS } from '../../charts/section/layers';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ComponentFields from './ComponentFields.svelte';
@@ -45,7 +46,7 @@
 	});
 
 	const addOptions = [
-		{ value: '' as const, label: 'Add a part …' },
+		{ value: '' as const, label: 'Add …' },
 		...ROLES.filter((role) => role !== 'leader').map((role) => ({ value: role, label: roleName(role) }))
 	];
 	const presetOptions = [
@@ -63,12 +64,12 @@
 
 <section class="space-y-2.5" aria-label="Stack" data-part="stack">
 	<div class="flex items-end gap-2">
-		<h2 class="flex-1 text-[15px] font-semibold">On the spool</h2>
-		<div class="w-32">
+		<h2 class="flex-1 text-[15px] font-semibold whitespace-nowrap">On the spool</h2>
+		<div class="w-[6.9rem]">
 			<Select label="Begin with a stack" quiet options={presetOptions} value="" onchange={begin} />
 		</div>
 		{#if fill.stack.length < MAX_COMPONENTS}
-			<div class="w-28">
+			<div class="w-[5.6rem]">
 				<Select label="Add a part" quiet options={addOptions} value="" onchange={add} />
 			</div>
 		{/if}
@@ -77,7 +78,13 @@
 		<ComponentFields {fit} {index} {onselect} />
 	{/key}
 	{#if part && sections && part.role !== 'backing' && part.role !== 'bed'}
-		<TaperChart {sections} densityGPerCm3={part.densityGPerCm3} {units} label={part.label} />
+		<TaperChart
+			{sections}
+			densityGPerCm3={part.densityGPerCm3}
+			{units}
+			label={part.label}
+			colour={ROLE_COLOURS[part.role]}
+		/>
 	{/if}
 </section>
 

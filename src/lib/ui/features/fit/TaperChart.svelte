@@ -18,8 +18,10 @@
 		densityGPerCm3: number;
 		units: UnitSystem;
 		label: string;
+		/** CSS colour of the role. */
+		colour: string;
 	}
-	let { sections, densityGPerCm3, units, label }: Props = $props();
+	let { sections, densityGPerCm3, units, label, colour }: Props = $props();
 	const WIDTH = 312;
 	const HEIGHT = 62;
 
@@ -33,16 +35,21 @@
 </script>
 
 <figure class="m-0" data-taper>
-	<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="block w-full" role="img" aria-label="Taper of the {label}">
+	<svg
+		viewBox="0 0 {WIDTH} {HEIGHT}"
+		class="drawing block w-full"
+		role="img"
+		aria-label="Taper of the {label}"
+	>
 		<path
 			d={taperOutline(sections, { width: WIDTH, middle: 24, height: 26 })}
-			fill="var(--line)"
+			fill={colour}
 			fill-opacity="0.85"
 		/>
 		{#if enough}
 			<path d="M{thirtyFt} 4V44" stroke="var(--ink)" stroke-dasharray="3 2" />
 			<path d="M{thirtyFt} 46H{WIDTH}" stroke="var(--ink)" />
-			<text class="quiet" x={(thirtyFt + WIDTH) / 2} y="59" text-anchor="middle">30 ft</text>
+			<text class="quiet" x={WIDTH} y="59" text-anchor="end">30 ft</text>
 		{/if}
 		<text class="quiet" x="0" y="59"
 			>{formatNumber(fromMm(lengthMm, long), 1)} {long}, up to {thickestMm.toFixed(2)} mm</text

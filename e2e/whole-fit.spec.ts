@@ -1,0 +1,223 @@
+import type { Page } from '@playwright/test';
+import { readFileSync } from 'node:fs';
+import { answer, expect, open, test } from './server';
+
+async function measured(page: Page, [rim, arbor, width] = ['84 mm', '38 mm', '21 mm']): Promise<void> {
+	await open(page, '/fit/new');
+	await page.getByRole('radio', { name: 'Measured' }).click();
+	await page.getByLabel('Across the rims').fill(rim!);
+	await page.getByLabel('Across the arbor').fill(arbor!);
+	await page.getByLabel('Between the flanges').fill(width!);
+}
+const stack = (page: Page): Promise<string[]> =>
+	page.locator('[data-strand]').evaluateAll((strands) => strands.map((s) => s.getAttribute('data-strand')!));
+const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
+
+test('the spool by what is on it now, dished, flared', async ({ page }) => {
+	await open(page, '/fit/new');
+	await page.getByRole('radio', { name: 'What is on it' }).click();
+	await page.getByLabel('and backing of').fill('90');
+	await page.getByLabel('leave a gap of').fill('6');
+	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('6 mm');
+	// The same line and backing at the same gap: the same length comes out.
+	await expect.poll(() => answer(page, 'length')).toBe(90);
+
+	await measured(page);
+	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
+	const straight = await answer(page, 'length');
+	await page.getByRole('radio', { name: 'dished arbor' }).click();
+	await page.getByLabel('Arbor where lowest').fill('30 mm');
+	await expect.poll(() => answer(page, 'length')).toBeGreaterThan(straight);
+	await page.getByLabel('Arbor where lowest').fill('60 mm');
+	await expect(page.getByText(/The profile goes from floor to rim/)).toBeVisible();
+	await page.getByRole('radio', { name: 'flared rims' }).click();
+	await page.getByLabel('Between the rims').fill('26 mm');
+	await page.getByLabel('Between, at the arbor').fill('21 mm');
+	await expect.poll(() => answer(page, 'length')).toBeGreaterThan(straight);
+});
+
+test('a line weighed, by a table that is pasted, and a table with a gap', async ({ page }) => {
+	await measured(page);
+	const byClass = await answer(page, 'length');
+	await page.getByLabel('Known', { exact: true }).selectOption('Weighed');
+	await page.getByLabel('Weight of the whole line').fill('30 g');
+	await expect.poll(() => answer(page, 'length')).toBeLessThan(byClass);
+
+	await page.getByLabel('Known', { exact: true }).selectOption('By table');
+	await page.getByRole('button', { name: 'Paste a table' }).click();
+	const broken = 'from (ft),to (ft),start (mm),end (mm)\n0,51,0.9,0.9\n57,83,1.25,1.25';
+	await page.getByLabel(/From the maker/).fill(broken);
+	await page.getByRole('button', { name: 'Use it' }).click();
+	await expect(page.getByRole('alert')).toContainText('fill the gap');
+	await expect(page.getByLabel(/From the maker/)).toHaveValue(broken);
+	await page
+		.getByLabel(/From the maker/)
+		.fill(
+			'length (ft);start (mm);end (mm)\n51;0.90;0.90\n6;0.90;1.25\n26;1.25;1.25\n6;1.25;0.90\n0.5;0.9;0.9'
+		);
+	await page.getByRole('button', { name: 'Use it' }).click();
+	await expect(page.getByLabel('Row 3, length')).toHaveValue('26 ft');
+	await expect(page.locator('[data-taper]')).toContainText(/grains over the first 30 ft/);
+	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
+	await page.getByLabel('Row 2, end diameter').fill('wide');
+	await expect(page.getByText(/"wide" is not a measure yet/)).toBeVisible();
+});
+
+test('a backing by wraps on a rule, and a part of given length', async ({ page }) => {
+	await measured(page);
+	await page.getByRole('button', { name: /Edit the Braided polyester/ }).click();
+	const before = await answer(page, 'length');
+	const depth = await answer(page, 'stop-depth');
+	await page.getByLabel('Ø if measured').fill('20 wraps in 12 mm');
+	await expect.poll(() => answer(page, 'length')).toBeLessThan(before);
+	expect(await answer(page, 'stop-depth')).toBe(depth);
+	await page.getByRole('radio', { name: 'I say how much' }).click();
+	await page.getByLabel('Length', { exact: true }).fill('60 yd');
+	await expect(page.locator('[data-answer="judgement"]')).toContainText('to spare');
+	await expect.poll(() => answer(page, 'gap')).toBeGreaterThan(4);
+});
+
+test('the stack by mouse: preset, add, drag, remove', async ({ page }) => {
+	await measured(page, ['112 mm', '44 mm', '32 mm']);
+	await page.getByLabel('Begin with a stack').selectOption('Full spey');
+	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line', 'head', 'tip']);
+	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
+	await page.getByLabel('Add a part').selectOption('Bed');
+	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line', 'head', 'tip', 'bed']);
+
+	const strand = (id: string) => page.locator(`[data-strand="${id}"]`);
+	await strand('tip').hover();
+	const [from, to] = [(await strand('tip').boundingBox())!, (await strand('running-line').boundingBox())!];
+	await page.mouse.move(from.x + from.width / 2, from.y + 20);
+	await page.mouse.down();
+	for (let i = 1; i <= 12; i++) {
+		await page.mouse.move(from.x + ((to.x - from.x) * i) / 12 + 8, from.y + 20);
+		await page.waitForTimeout(40);
+	}
+	await page.mouse.up();
+	await expect.poll(async () => (await stack(page)).indexOf('tip')).toBeLessThan(3);
+
+	await page.getByRole('button', { name: 'Edit the 20 lb mono' }).or(strand('bed')).first().click();
+	await page.getByRole('button', { name: 'Remove the bed' }).click();
+	await expect.poll(() => stack(page)).not.toContain('bed');
+});
+
+test('the stack by keys: along it, in another order, off it', async ({ page }) => {
+	await measured(page, ['112 mm', '44 mm', '32 mm']);
+	await page.getByLabel('Begin with a stack').selectOption('Switch');
+	await page.locator('[data-strand="backing"]').focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(page.locator('[data-strand="running-line"]')).toBeFocused();
+	await page.keyboard.press('Alt+ArrowRight');
+	await expect.poll(() => stack(page)).toEqual(['backing', 'head', 'running-line']);
+	await page.keyboard.press('Alt+ArrowLeft');
+	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line', 'head']);
+	await page.locator('[data-strand="head"]').focus();
+	await page.keyboard.press('Delete');
+	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line']);
+	await expect(page.locator('[data-strand="running-line"]')).toBeFocused();
+	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await page.reload();
+	expect(await stack(page)).toEqual(['backing', 'running-line']);
+});
+
+test('how sure: a simulation that follows, by depth and by length', async ({ page }) => {
+	await measured(page);
+	await tab(page, 'How sure');
+	const gap = page.locator('[data-sure="gap"]');
+	await expect(gap).toContainText(/\d\.\d mm to \d\.\d mm/);
+	const width = async (): Promise<number> => {
+		const [low, high] = (await gap.textContent())!.match(/-?\d+\.\d/g)!.map(Number);
+		return high! - low!;
+	};
+	const byDepth = await width();
+	await page.getByRole('radio', { name: 'the length' }).click();
+	await expect.poll(width).toBeGreaterThan(byDepth * 1.2);
+	await page.getByText('How far each may be off').click();
+	await page.getByLabel('Backing, thickness').fill('0.1 %');
+	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('1 mm');
+	await expect(page.locator('[data-sure="rub"]')).toContainText('%');
+	await page.getByLabel('Tightness').fill('plenty');
+	await expect(page.getByText(/is not a share yet/)).toBeVisible();
+});
+
+test('which way: a ladder with a recommendation, and a half-fit', async ({ page }) => {
+	await measured(page);
+	await tab(page, 'Which way');
+	await expect(page.locator('[data-way]')).toHaveCount(8);
+	await expect(page.locator('[data-recommended]')).toContainText('nineteen times in twenty');
+	const depth = await answer(page, 'stop-depth');
+	await page.getByLabel('The line alone stands at').fill('11 mm');
+	await expect.poll(() => answer(page, 'stop-depth')).not.toBe(depth);
+	await expect(page.getByText(/what this line really takes on this spool/)).toBeVisible();
+	await page.getByLabel('The line alone stands at').fill('40 mm');
+	await expect(page.getByText(/below the arbor/)).toBeVisible();
+});
+
+test('a checkpoint and a correction', async ({ page }) => {
+	await measured(page);
+	await tab(page, 'At a pause');
+	await page.getByLabel('Turns so far').fill('700');
+	await page.getByLabel('Depth now, below the rim').fill('14');
+	await expect(page.locator('[data-pause]')).toContainText('still to wind');
+	const left = Number(await page.locator('[data-pause-turns]').textContent());
+	expect(left).toBeGreaterThan(10);
+	await page.getByLabel('Turns so far').fill('1300');
+	await page.getByLabel('Depth now, below the rim').fill('7');
+	await expect(page.locator('[data-pause]')).toContainText('take off');
+	await page.getByLabel('Depth now, below the rim').fill('30');
+	await expect(page.getByText(/is below the arbor/)).toBeVisible();
+	await page.getByLabel('Gap as it came out').fill('2 mm');
+	await expect(page.locator('[data-correct]')).toContainText(/Take off \d+ yd of backing, \d+ turns/);
+	await page.getByLabel('Gap as it came out').fill('7 mm');
+	await expect(page.locator('[data-correct]')).toContainText('Add');
+});
+
+test('the run is read with a cursor and with keys; enough backing or not', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await measured(page, ['72 mm', '34 mm', '17 mm']);
+	await tab(page, 'The run');
+	const cursor = page.getByRole('slider', { name: 'Length out' });
+	await cursor.focus();
+	await page.keyboard.press('End');
+	await expect(page.locator('[data-run]')).toContainText('× ');
+	const end = await cursor.getAttribute('aria-valuenow');
+	await page.keyboard.press('Home');
+	await page.keyboard.press('PageUp');
+	expect(Number(await cursor.getAttribute('aria-valuenow'))).toBe(10);
+	await cursor.hover({ position: { x: 300, y: 60 } });
+	const hovered = Number(await cursor.getAttribute('aria-valuenow'));
+	expect(hovered).toBeGreaterThan(10);
+	expect(hovered).toBeLessThan(Number(end));
+	await page.getByLabel('For', { exact: true }).selectOption('salt water');
+	await expect(page.locator('[data-enough="false"]')).toContainText('short');
+	await expect(page.getByText(/gel-spun/).first()).toBeVisible();
+	await expect(page.getByRole('link', { name: 'Estuary reel, sea-run char' })).toBeVisible();
+	await page.getByLabel('at least').fill('10 yd');
+	await expect(page.locator('[data-enough="true"]')).toContainText('to spare');
+});
+
+test('the gauge measures what it says, on the page, as SVG and as PDF', async ({ page }) => {
+	await measured(page);
+	await page.getByLabel('Name of the spool').fill('Gauge test');
+	await tab(page, 'Buy, cut, gauge');
+	await expect(page.locator('[data-cuts]')).toContainText('yd');
+	const control = await page
+		.locator('[data-gauge] [data-control]')
+		.evaluate((path) => (path as SVGGeometryElement).getBoundingClientRect().width);
+	// A CSS millimetre is 96/25.4 px: the stroke adds a hair.
+	expect(Math.abs(control / (96 / 25.4) - 50)).toBeLessThan(0.5);
+	const svgFile = page.waitForEvent('download');
+	await page.locator('[data-panel="list"]').getByRole('button', { name: 'SVG' }).click();
+	const svg = readFileSync(await (await svgFile).path(), 'utf8');
+	const [, width, box] = /width="([\d.]+)mm".*?viewBox="0 0 ([\d.]+)/.exec(svg)!;
+	expect(width).toBe(box);
+	expect(Number(/<rect [^>]*height="([\d.]+)"[^>]*data-strip/.exec(svg)![1])).toBeCloseTo(27, 6);
+	const pdfFile = page.waitForEvent('download');
+	await page.locator('[data-panel="list"]').getByRole('button', { name: 'PDF' }).click();
+	const pdf = readFileSync(await (await pdfFile).path());
+	expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+	const { PDFDocument } = await import('pdf-lib');
+	const sheet = (await PDFDocument.load(pdf)).getPage(0).getSize();
+	expect(sheet.width / (72 / 25.4)).toBeCloseTo(Number(width), 3);
+});

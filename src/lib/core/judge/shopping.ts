@@ -1,0 +1,38 @@
+import type { Joint } from '../procedure/steps';
+import { toMm } from '../units/units';
+
+/** Length that a knot takes, tag included, mm. Common practice, rounded up. */
+export const KNOT_ALLOWANCE_MM: Record<Joint | 'arbor', number> = {
+	arbor: toMm(18, 'in'),
+	loops: toMm(24, 'in'),
+	nail: toMm(8, 'in'),
+	albright: toMm(10, 'in')
+};
+
+/** Lengths in which backing is sold, yd. Common practice. */
+export const RETAIL_YARDS = [50, 100, 150, 200, 250, 300, 400, 500, 600] as const;
+
+export interface Cut {
+	/** To be cut: the length wanted and its knots. */
+	readonly cutMm: number;
+	readonly knotsMm: number;
+	/** Sizes to buy; empty when nothing is wanted. More than one has to be joined. */
+	readonly buyMm: readonly number[];
+	readonly leftoverMm: number;
+}
+
+/** What to buy and cut for a strand of `lengthMm` with these knots at its ends. */
+export function cutFor(lengthMm: number, knots: readonly (Joint | 'arbor')[]): Cut {
+	const knotsMm = knots.reduce((sum, knot) => sum + KNOT_ALLOWANCE_MM[knot], 0);
+	const cutMm = lengthMm > 0 ? lengthMm + knotsMm : 0;
+	const sizes = RETAIL_YARDS.map((yards) => toMm(yards, 'yd'));
+	const largest = sizes.at(-1)!;
+	const buyMm: number[] = [];
+	let left = cutMm;
+	while (left > 0) {
+		const size = sizes.find((size) => size >= left) ?? largest;
+		buyMm.push(size);
+		left -= size;
+	}
+	return { cutMm, knotsMm, buyMm, leftoverMm: -left };
+}

@@ -1,0 +1,124 @@
+<script lang="ts">
+	import { cutFor, formatLength, type Joint } from '$lib/core';
+	import { longUnit, showLong, showSmall } from '$lib/schema/units';
+	import Download from '@lucide/svelte/icons/download';
+	import Printer from '@lucide/svelte/icons/printer';
+	import { download } from '../../../charts/export';
+	import { CONTROL_MM, gaugeOf, gaugePdf, gaugePlan, gaugeSvg } from '../../../charts/gauge';
+	import { usePreferences } from '../../../state/preferences.svelte';
+	import type { FitState } from '../fit-state.svelte';
+
+	/** What to buy, how long to cut it, and a strip of paper that says when to stop. */
+	let { fit }: { fit: FitState } = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const workout = $derived(fit.workout);
+	const name = $derived(fit.form.spool.name || 'This spool');
+
+	/** Backings and beds are cut from a spool; lines come as they are. */
+	const cuts = $derived(
+		(workout?.parts ?? []).flatMap((part, i) => {
+			if (part.role !== 'backing' && part.role !== 'bed') return [];
+			const solved = workout!.fit.solved?.index === i;
+			const lengthMm = workout!.fit.layers[i]!.lengthMm;
+			// A little too much can be trimmed, too little cannot: the high end of the range.
+			const wantedMm = solved && lengthMm > 0 ? workout!.estimate.ranges.lengthMm.high : lengthMm;
+			const knots: (Joint | 'arbor')[] = [i === 0 ? 'arbor' : fit.form.fill.stack[i]!.joint];
+			const next = fit.form.fill.stack[i + 1];
+			if (next) knots.push(next.joint);
+			return [{ part, solved, lengthMm, cut: cutFor(wantedMm, knots) }];
+		})
+	);
+	const bought = $derived(
+		(workout?.parts ?? []).flatMap((part, i) =>
+			part.role === 'backing' || part.role === 'bed'
+				? []
+				: [{ part, lengthMm: workout!.fit.layers[i]!.lengthMm }]
+		)
+	);
+	const retail = (mm: number): string => formatLength(mm, longUnit(units), 0);
+
+	const gauge = $derived(workout && !fit.stale ? gaugeOf(workout) : undefined);
+	const plan = $derived(gauge && gaugePlan(gauge, name, (mm) => showSmall(mm, units)));
+	const svg = $derived(gauge && plan ? gaugeSvg(gauge, plan) : '');
+	const file = $derived(`${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-gauge`);
+
+	/** Prints the gauge alone, at its true size, from a frame of its own. */
+	function print(): void {
+		const frame = document.createElement('iframe');
+		frame.style.cssText = 'position:fixed;width:0;height:0;border:0';
+		frame.srcdoc = `<!doctype html><title>Depth gauge</title><style>@page{margin:10mm}body{margin:0}</style>${svg}`;
+		frame.onload = () => {
+			frame.contentWindow?.addEventListener('afterprint', () => frame.remove());
+			frame.contentWindow?.print();
+		};
+		document.body.append(frame);
+	}
+</script>
+
+<table class="figure w-full text-[14.5px]" data-cuts>
+	<thead>
+		<tr class="border-b border-ink text-left text-[13px] text-soft">
+			<th class="py-1 font-normal">From a spool</th>
+			<th class="py-1 text-right font-normal">goes on</th>
+			<th class="py-1 text-right font-normal">cut</th>
+			<th class="py-1 text-right font-normal">buy</th>
+			<th class="py-1 text-right font-normal">left over</th>
+		</tr>
+	</thead>
+	<tbody>
+		{#each cuts as { part, lengthMm, solved, cut } (part.id)}
+			<tr class="border-b border-hair">
+				<td class="py-1">{part.label}</td>
+				<td class="py-1 text-right">{solved ? 'about ' : ''}{showLong(lengthMm, units)}</td>
+				<td class="py-1 text-right font-semibold">{showLong(cut.cutMm, units)}</td>
+				<td class="py-1 text-right">{cut.buyMm.map(retail).join(' + ') || 'none'}</td>
+				<td class="py-1 text-right text-soft">{showLong(cut.leftoverMm, units)}</td>
+			</tr>
+		{/each}
+	</tbody>
+</table>
+{#if bought.length > 0}
+	<p class="mt-2 text-[14.5px]">
+		And {bought.map(({ part, lengthMm }) => `${part.label}, ${showLong(lengthMm, units)}`).join('; ')}; a
+		leader of
+		{fit.form.fill.leader}.
+	</p>
+{/if}
+<p class="mt-1 text-[13.5px] text-soft">
+	The cut is the high end of the range with its knots: a little too much can be trimmed, too little cannot.
+	Sizes sold and knot allowances are common practice.
+</p>
+
+{#if gauge && plan}
+	<h3 class="mt-6 text-[15px] font-semibold">Depth gauge</h3>
+	<div class="mt-2 flex flex-wrap gap-6">
+		<div class="border border-hair bg-white p-1" data-gauge>
+			<!-- Drawn by this program from numbers and an escaped name. -->
+			<!-- eslint-disable-next-line svelte/no-at-html-tags -->
+			{@html svg}
+		</div>
+		<div class="max-w-[24rem] min-w-52 flex-1 space-y-3 text-[14.5px]">
+			<p>
+				Cut the strip out and stand it on the arbor. Wind backing to the lower line, then the fly line comes
+				to the upper one. The bar has to measure {CONTROL_MM} mm: a screen rarely shows it so, a printer at 100
+				% does.
+			</p>
+			<div class="flex flex-wrap gap-2">
+				<button type="button" class="action-quiet" onclick={print}><Printer size={14} />Print</button>
+				<button
+					type="button"
+					class="action-quiet"
+					onclick={() => download(`${file}.svg`, new Blob([svg], { type: 'image/svg+xml' }))}
+					><Download size={14} />SVG</button
+				>
+				<button
+					type="button"
+					class="action-quiet"
+					onclick={async () => download(`${file}.pdf`, await gaugePdf(gauge, plan))}
+					><Download size={14} />PDF</button
+				>
+			</div>
+		</div>
+	</div>
+{/if}

@@ -1,0 +1,74 @@
+<script lang="ts">
+	import { DEFAULT_SPREADS } from '$lib/core';
+	import { showSmall, smallUnit } from '$lib/schema/units';
+	import type { SetupForm } from '$lib/schema/setup';
+	import Field from '../../../primitives/Field.svelte';
+	import { usePreferences } from '../../../state/preferences.svelte';
+	import type { FitState } from '../fit-state.svelte';
+
+	/** The spreads behind every range: what they are, where they come from, and one's own in their place. */
+	let { fit }: { fit: FitState } = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	type Key = keyof SetupForm['fill']['spreads'];
+
+	const ROWS: readonly { key: Key; label: string; usual: number; share?: boolean; from: string }[] = [
+		{ key: 'rim', label: 'Across the rims', usual: DEFAULT_SPREADS.rimMm, from: 'cheap calipers or a rule' },
+		{ key: 'arbor', label: 'Across the arbor', usual: DEFAULT_SPREADS.arborMm, from: 'hard to reach' },
+		{
+			key: 'width',
+			label: 'Between the flanges',
+			usual: DEFAULT_SPREADS.widthMm,
+			from: 'cheap calipers or a rule'
+		},
+		{ key: 'depth', label: 'Depth on a rule', usual: DEFAULT_SPREADS.depthMm, from: 'a steady eye' },
+		{
+			key: 'diameter',
+			label: 'Backing, thickness',
+			usual: DEFAULT_SPREADS.diameterShare,
+			share: true,
+			from: 'between makers, from memory'
+		},
+		{
+			key: 'bulk',
+			label: 'Line, bulk',
+			usual: DEFAULT_SPREADS.bulkShare,
+			share: true,
+			from: 'between makers, from memory'
+		},
+		{
+			key: 'lay',
+			label: 'Tightness',
+			usual: DEFAULT_SPREADS.layShare,
+			share: true,
+			from: 'between hands, from memory'
+		}
+	];
+</script>
+
+<details class="mt-4">
+	<summary class="figure cursor-pointer text-[14px] text-soft">How far each may be off (1σ), and why</summary>
+	<div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
+		{#each ROWS as { key, label, usual, share, from } (key)}
+			<div>
+				<Field
+					{label}
+					value={fit.form.fill.spreads[key]}
+					placeholder={share ? `${100 * usual} %` : showSmall(usual, units)}
+					aside=""
+					error={fit.error('fill', 'spreads', key)}
+					oninput={(value) => fit.change(({ fill }) => (fill.spreads[key] = value))}
+					oncommit={(value) => {
+						const settled = share ? value : fit.settled(value, smallUnit(units));
+						if (settled !== fit.form.fill.spreads[key])
+							fit.change(({ fill }) => (fill.spreads[key] = settled));
+					}}
+				/>
+				<span class="text-[12.5px] text-soft">{from}</span>
+			</div>
+		{/each}
+	</div>
+	<p class="mt-2 text-[13.5px] text-soft">
+		All are assumptions until you put your own. A part known by wraps, weight or table carries its own spread.
+	</p>
+</details>

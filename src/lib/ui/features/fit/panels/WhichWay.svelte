@@ -1,0 +1,103 @@
+<script lang="ts">
+	import { formatNumber, type MethodSlug } from '$lib/core';
+	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
+	import { Aside } from '../../../state/aside.svelte';
+	import { usePreferences } from '../../../state/preferences.svelte';
+	import type { FitState } from '../fit-state.svelte';
+	import LengthField from '../LengthField.svelte';
+
+	/** Every way of finding the amount, played on this very set-up: what it errs by, what it costs. */
+	let { fit }: { fit: FitState } = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+
+	const NAMES: Record<MethodSlug, [name: string, how: string]> = {
+		'makers-figure': ["Maker's figure", 'measure off what the box says, less the allowance'],
+		'by-eye': ['By eye', 'stop when it looks right'],
+		'coil-drop': ['Coil drop', 'lay the tied coil on the backing and look'],
+		calculation: ['Calculated length', 'measure off the length above'],
+		'stop-depth': ['Calculated depth', 'a rule across the rims, stop at the depth above'],
+		checkpoint: ['With a pause', 'stop at four fifths, read turns and depth, count the rest'],
+		'half-fit': ['Half-fit', 'line alone on the bare arbor, read its depth, take it off'],
+		'reverse-fill': ['Reverse fill', 'line first, backing over it to the gap, all off, all on again']
+	};
+
+	const aside = new Aside(() => {
+		const { workout } = fit;
+		if (!workout || fit.stale || !workout.fit.solved) return undefined;
+		const { problem, fit: planned, spreads } = workout;
+		return async () => {
+			const { ladderAside } = await import('$lib/workers/client');
+			return ladderAside(problem, planned, { trials: 600, spreads });
+		};
+	});
+	const ladder = $derived(aside.value);
+	const recommended = $derived(ladder?.rungs.find(({ slug }) => slug === ladder.recommended));
+</script>
+
+{#if ladder && recommended}
+	<p
+		class="border-l-[3px] border-now py-0.5 pl-3 text-[16.5px] leading-snug"
+		data-recommended={ladder.recommended}
+	>
+		<strong>{NAMES[ladder.recommended][0]}</strong>: {NAMES[ladder.recommended][1]}.
+		{ladder.because === 'least-work-that-is-safe'
+			? `It keeps the gap within ${showSmall(recommended.gapError95Mm, units)} nineteen times in twenty${recommended.extraTurns < 1 ? ', and winds nothing twice' : ', with the least winding of those that do'}.`
+			: `Nothing is sure here; this errs least, by up to ${showSmall(recommended.gapError95Mm, units)}.`}
+	</p>
+	<table class="figure mt-3 w-full text-[14.5px]">
+		<thead>
+			<tr class="border-b border-ink text-left text-[13px] text-soft">
+				<th class="py-1 font-normal">Way</th>
+				<th class="py-1 pl-4 text-right font-normal">gap off by up to</th>
+				<th class="py-1 pl-4 text-right font-normal">rubs</th>
+				<th class="py-1 pl-4 text-right font-normal">extra turns</th>
+			</tr>
+		</thead>
+		<tbody>
+			{#each ladder.rungs as { slug, gapError95Mm, rubProbability, extraTurns } (slug)}
+				<tr class="border-b border-hair align-baseline" data-way={slug}>
+					<td class="py-1.5 pr-3">
+						<span class={slug === ladder.recommended ? 'px-0.5 font-semibold marked' : ''}
+							>{NAMES[slug][0]}</span
+						>
+						<span class="block font-[family-name:var(--font-text)] text-[13px] text-soft"
+							>{NAMES[slug][1]}</span
+						>
+					</td>
+					<td class="py-1.5 pl-4 text-right font-semibold">{showSmall(gapError95Mm, units)}</td>
+					<td class="py-1.5 pl-4 text-right">{formatNumber(100 * rubProbability, 1)} %</td>
+					<td class="py-1.5 pl-4 text-right">{extraTurns < 1 ? 'none' : showTurns(extraTurns)}</td>
+				</tr>
+			{/each}
+		</tbody>
+	</table>
+	<p class="mt-2 text-[13.5px] text-soft">
+		Each way played 600 times on spools as likely as yours, with noisy readings; on and off both count as
+		turns. By eye and coil drop are put at 2 and 1.5 mm, assumptions.
+	</p>
+{:else if fit.workout && !fit.workout.fit.solved}
+	<p class="text-soft">Every length is given here, so there is nothing to find.</p>
+{:else if aside.failed}
+	<p class="text-soft">Nothing goes under this line, so there is nothing to find.</p>
+{:else}
+	<p class="text-soft" role="status">Playing them …</p>
+{/if}
+
+<h3 class="mt-5 text-[15px] font-semibold">Did a half-fit?</h3>
+<div class="mt-1 grid grid-cols-[11rem_1fr] items-end gap-5">
+	<LengthField
+		{fit}
+		unit={smallUnit(units)}
+		label="The line alone stands at"
+		path={['fill', 'halfFit']}
+		get={({ fill }) => fill.halfFit}
+		set={({ fill }, value) => (fill.halfFit = value)}
+		placeholder="below the rim"
+	/>
+	<p class="text-[13.5px] text-soft">
+		{fit.workout?.halfFitted
+			? 'The stop depth now rests on what this line really takes on this spool, whatever its label says.'
+			: 'Wind everything above the backing on the bare arbor, read the depth in two places, take it off again.'}
+	</p>
+</div>

@@ -1,0 +1,48 @@
+import type { Share } from '$lib/core';
+import { ROLE_NAMES } from '$lib/schema/parts';
+import type { Workout } from '$lib/schema/workout';
+
+const SPOOL_INPUTS: Partial<Record<Share['key'], string>> = {
+	rim: 'across the rims',
+	arbor: 'across the arbor',
+	width: 'between the flanges',
+	frame: 'inside the frame',
+	rating: 'the figure itself',
+	'rated-gap': 'the gap that figure leaves',
+	'arbor-shape': 'the shape of the arbor, not measured',
+	'width-shape': 'the width, not measured',
+	'depth-reading': 'reading the stop depth'
+};
+
+const PART_INPUTS: Partial<Record<Share['key'], (role: string) => string>> = {
+	diameter: (role) => `thickness of the ${role}`,
+	bulk: (role) => `bulk of the ${role}`,
+	lay: (role) => `how tightly the ${role} lies`
+};
+
+/** What an uncertain input is called, for a person. */
+export function inputName({ key, component }: Omit<Share, 'share'>, workout: Workout): string {
+	const role = workout.parts[component ?? -1]?.role;
+	return PART_INPUTS[key]?.(role ? ROLE_NAMES[role] : 'part') ?? SPOOL_INPUTS[key] ?? key;
+}
+
+/** What to do about it. */
+export const BETTER: Partial<Record<Share['key'], string>> = {
+	rim: 'calipers across both rims, in two places',
+	arbor: 'calipers on the bare arbor',
+	width: 'inside jaws, half way down',
+	frame: 'calipers inside the frame',
+	rating: 'measure rim, arbor and width instead',
+	'rated-gap': 'measure rim and width',
+	'arbor-shape': 'measure rim and width',
+	'width-shape': 'measure rim and width',
+	diameter: '20 wraps on a rule, or weigh ten metres',
+	bulk: 'a half-fit: wind it alone and read the depth',
+	lay: 'a half-fit, or a pause to read turns and depth',
+	'depth-reading': 'read in two places and take the mean'
+};
+
+/** Shares of one input put together: what is in every component of a kind counts once. */
+export function topShares(shares: readonly Share[], workout: Workout, least = 0.02): Share[] {
+	return shares.filter(({ share }) => share >= least && workout.parts.length > 0).slice(0, 6);
+}

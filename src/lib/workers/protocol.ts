@@ -1,0 +1,22 @@
+import type { Fit, Ladder, Problem, Simulation, SimulationOptions, Spreads } from '$lib/core';
+
+/** Errors lose their fields on the way out of a worker, so an answer is data in either case. */
+export type Answered<T> = { ok: true; value: T } | { ok: false; reason: 'cancelled' | 'no-answer' };
+
+/** What the worker of the fit does. Every call carries a number by which it can be cancelled. */
+export interface FitWorker {
+	simulate(
+		job: number,
+		problem: Problem,
+		planned: Fit,
+		options: SimulationOptions,
+		onProgress: (done: number) => void
+	): Promise<Answered<Simulation>>;
+	ladder(
+		job: number,
+		problem: Problem,
+		planned: Fit,
+		options: { trials: number; spreads: Spreads }
+	): Promise<Answered<Ladder>>;
+	cancel(job: number): void;
+}
