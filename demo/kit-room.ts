@@ -60,18 +60,18 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 		),
 		wound: {
 			woundOn: '2026-03-14',
-			turns: '520',
-			depth: '8.8 mm',
-			gap: '4.2 mm',
+			turns: '389',
+			depth: '13.1 mm',
+			gap: '3.9 mm',
 			note: 'Joint sits flat. The guide wants a brighter backing next time.'
 		}
 	},
 	{
 		form: setup(
 			{ name: 'Beck reel, spare spool', ...measured('72 mm', '34 mm', '17.5 mm') },
-			{ line: line('DT', 4), backing: braid('polyester-20'), gap: '3.5 mm', joint: 'nail' }
+			{ line: line('DT', 4), backing: braid('gel-spun-30'), gap: '3.5 mm', joint: 'nail' }
 		),
-		wound: { woundOn: '2026-03-14', turns: '308', depth: '12.1 mm', gap: '3.1 mm', note: '' }
+		wound: { woundOn: '2026-03-14', turns: '338', depth: '17.2 mm', gap: '3.4 mm', note: '' }
 	},
 	{
 		form: setup(
@@ -114,6 +114,52 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			depth: '10.9 mm',
 			gap: '5.6 mm',
 			note: 'Mono bed under the braid.'
+		}
+	},
+	{
+		form: {
+			spool: {
+				...blank.spool,
+				name: 'Long rod, sea-run char',
+				...measured('112 mm', '48 mm', '30 mm', '113 mm')
+			},
+			fill: {
+				...blank.fill,
+				stack: [
+					{ ...braid('polyester-30'), colour: '#e4572e' },
+					{ ...newComponent('running-line', 'running-line'), colour: '#7f9f86' },
+					{
+						...newComponent('head', 'head', {
+							way: 'table',
+							density: 'F',
+							rows: [
+								{ length: '18 ft', start: '1.9 mm', end: '1.9 mm' },
+								{ length: '13 ft', start: '1.9 mm', end: '1.1 mm' }
+							]
+						}),
+						note: 'Summer head'
+					},
+					newComponent('tip', 'tip')
+				],
+				swaps: [
+					{
+						id: 'swap-1',
+						of: 'head',
+						made: {
+							way: 'table',
+							density: 'I',
+							rows: [
+								{ length: '16 ft', start: '2.1 mm', end: '2.1 mm' },
+								{ length: '12 ft', start: '2.1 mm', end: '1.2 mm' }
+							]
+						},
+						length: '',
+						note: 'Winter head'
+					}
+				],
+				gap: '5 mm',
+				leader: '9 ft'
+			}
 		}
 	},
 	{

@@ -140,7 +140,7 @@ for (const theme of ['light', 'dark'] as const)
 			await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
 			await page.setViewportSize({ width, height: 800 });
 			const fit = await addressOf(page, 'Tarn reel B, sinker');
-			for (const path of ['/', fit, '/fit/new', fit.replace('fit', 'bench')]) {
+			for (const path of ['/', '/match', fit, '/fit/new', fit.replace('fit', 'bench')]) {
 				await open(page, path);
 				const { violations } = await new AxeBuilder({ page })
 					.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])

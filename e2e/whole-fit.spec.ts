@@ -121,6 +121,33 @@ test('the stack by keys: along it, in another order, off it', async ({ page }) =
 	expect(await stack(page)).toEqual(['backing', 'running-line']);
 });
 
+test('a swap of heads, the colours of a running line, and the colour of a joint', async ({ page }) => {
+	await measured(page, ['112 mm', '44 mm', '32 mm']);
+	await page.getByLabel('Begin with a stack').selectOption('Switch');
+	await tab(page, 'Swaps');
+	await page.getByRole('button', { name: 'Another head' }).click();
+	const swap = page.locator('[data-swap]');
+	await swap.getByLabel('Head, called').fill('winter head');
+	await swap.getByLabel('Row 1, start diameter').fill('2.4 mm');
+	await swap.getByLabel('Row 1, end diameter').fill('2.4 mm');
+	await expect
+		.poll(async () => Number((await swap.locator('[data-swap-gap]').textContent())!.match(/-?\d+\.\d/)?.[0]))
+		.toBeLessThan(4);
+	await page.getByLabel('Colours out').fill('4');
+	// 9 ft of leader, 28 ft of head, four colours of 10 ft.
+	await expect(page.locator('[data-cast]')).toContainText('77 ft');
+	await swap.getByRole('button', { name: 'Remove swap 1' }).click();
+	await expect(swap).toHaveCount(0);
+
+	await page.locator('[data-strand="backing"]').click();
+	await page.getByLabel('Colour', { exact: true }).fill('#7a8a4a');
+	await page.locator('[data-strand="running-line"]').click();
+	await page.getByLabel('Colour', { exact: true }).fill('#6a8a4a');
+	await expect(page.locator('[data-contrast="poor"]')).toContainText('will be missed');
+	await page.getByLabel('Colour', { exact: true }).fill('#ff6a00');
+	await expect(page.locator('[data-contrast="clear"]')).toBeVisible();
+});
+
 test('how sure: a simulation that follows, by depth and by length', async ({ page }) => {
 	await measured(page);
 	await tab(page, 'How sure');
@@ -138,6 +165,7 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('1 mm');
 	await expect(page.locator('[data-sure="rub"]')).toContainText('%');
 	await page.getByLabel('Tightness').fill('plenty');
+	await page.keyboard.press('Tab');
 	await expect(page.getByText(/is not a share yet/)).toBeVisible();
 });
 
@@ -151,6 +179,7 @@ test('which way: a ladder with a recommendation, and a half-fit', async ({ page 
 	await expect.poll(() => answer(page, 'stop-depth')).not.toBe(depth);
 	await expect(page.getByText(/what this line really takes on this spool/)).toBeVisible();
 	await page.getByLabel('The line alone stands at').fill('40 mm');
+	await page.keyboard.press('Tab');
 	await expect(page.getByText(/below the arbor/)).toBeVisible();
 });
 
@@ -166,6 +195,7 @@ test('a checkpoint and a correction', async ({ page }) => {
 	await page.getByLabel('Depth now, below the rim').fill('7');
 	await expect(page.locator('[data-pause]')).toContainText('take off');
 	await page.getByLabel('Depth now, below the rim').fill('30');
+	await page.keyboard.press('Tab');
 	await expect(page.getByText(/is below the arbor/)).toBeVisible();
 	await page.getByLabel('Gap as it came out').fill('2 mm');
 	await expect(page.locator('[data-correct]')).toContainText(/Take off \d+ yd of backing, \d+ turns/);
@@ -220,4 +250,70 @@ test('the gauge measures what it says, on the page, as SVG and as PDF', async ({
 	const { PDFDocument } = await import('pdf-lib');
 	const sheet = (await PDFDocument.load(pdf)).getPage(0).getSize();
 	expect(sheet.width / (72 / 25.4)).toBeCloseTo(Number(width), 3);
+});
+
+test('every spool with every line: sorted, by another backing, and on to a set-up', async ({
+	page,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/match');
+	const rows = page.locator('[data-matrix] tbody tr');
+	await expect(rows).toHaveCount(8);
+	const names = () => rows.evaluateAll((all) => all.map((row) => row.getAttribute('data-row')));
+	const onRack = await names();
+	await page.getByRole('button', { name: 'WF6F', exact: true }).click();
+	const lengths = async (): Promise<number[]> =>
+		(await page.getByRole('button', { name: /^Weight-forward 6, floating on/ }).allTextContents()).map(
+			(text) => Number(/\d+/.exec(text)?.[0] ?? 0)
+		);
+	expect(await names()).not.toEqual(onRack);
+	expect(await lengths()).toEqual([...(await lengths())].sort((a, b) => b - a));
+	const under20 = (await lengths())[0]!;
+	await page.getByLabel('Over this backing').selectOption('Gel-spun braid, 30 lb');
+	await expect.poll(async () => (await lengths())[0]).toBeGreaterThan(under20 * 2);
+
+	await page.getByLabel('On this spool').selectOption('Tarn reel A, char');
+	await page.getByRole('checkbox', { name: 'WF6F' }).check();
+	await page.getByRole('checkbox', { name: 'WF8I' }).check();
+	await expect(page.locator('[data-shared]')).toContainText('decides');
+	await page.getByLabel('Gap to keep with WF6F').fill('40 mm');
+	await expect(page.locator('[data-shared]')).toContainText('does not fit');
+	await page.getByLabel('Gap to keep with WF6F').fill('a bit');
+	await expect(page.locator('[data-shared]')).toContainText('needs a number');
+
+	await page.getByRole('button', { name: /^Weight-forward 6, sinking on Tarn reel A/ }).click();
+	await expect(page).toHaveURL(/\/fit\/[0-9a-f-]+$/);
+	await expect(page.getByLabel('Name of the spool')).toHaveValue('Tarn reel A, char');
+	await expect(page.getByRole('button', { name: 'Edit the Weight-forward 6, sinking' })).toBeVisible();
+});
+
+test('a hand is learnt from what was written down, and can be forgotten', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/');
+	const href = await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href');
+	await open(page, href!);
+	await tab(page, 'How sure');
+	const hand = page.locator('[data-hand]');
+	await expect(hand).toContainText('after 2 fills');
+	const span = async (): Promise<number> => {
+		const [low, high] = (await page
+			.locator('[data-answer="length"]')
+			.locator('xpath=following-sibling::dd')
+			.first()
+			.textContent())!
+			.match(/\d+/g)!
+			.map(Number);
+		return high! - low!;
+	};
+	const before = await span();
+	await page.getByRole('button', { name: /^Reckon with 0\.\d\d ± / }).click();
+	await expect.poll(span).toBeLessThan(0.8 * before);
+	await page.getByRole('button', { name: 'Forget these fills' }).click();
+	await expect(hand).toContainText('after 0 fills');
+	await page.getByRole('button', { name: 'Let them count again' }).click();
+	await expect(hand).toContainText('after 2 fills');
+	await page.getByLabel('Lay to reckon with').fill('tight');
+	await page.keyboard.press('Tab');
+	await expect(page.getByText(/is not a lay yet/)).toBeVisible();
 });

@@ -17,11 +17,13 @@
 		'?': () => (help = true),
 		r: () => void goto('/'),
 		n: () => void goto('/fit/new'),
+		m: () => void goto('/match'),
 		u: () => (preferences.units = NEXT_UNITS[preferences.units])
 	};
 	const SHEET: readonly [string, string][] = [
 		['R', 'the rack'],
 		['N', 'a new set-up'],
+		['M', 'every spool with every line'],
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],

@@ -28,6 +28,8 @@ export * from './calibrate/half-fit';
 export * from './calibrate/checkpoint';
 export * from './calibrate/correct';
 export * from './calibrate/hand';
+export * from './calibrate/reverse-fill';
+export * from './fit/cast';
 export * from './fit/match';
 export * from './fit/runout';
 export { METHODS, type MethodSlug, type Played } from './methods/methods';

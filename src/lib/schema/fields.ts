@@ -1,5 +1,6 @@
 import {
 	fail,
+	MAX_LAY_EFFICIENCY,
 	ok,
 	parseLength,
 	parseMass,
@@ -88,6 +89,42 @@ export function readShare(text: string, path: Path): Result<number | undefined> 
 		? ok(percent / 100)
 		: fail({ code: 'not_a_share', text }, path);
 }
+
+/** Reads a count: "949" or "949 turns". */
+export function readTurns(text: string, path: Path): Result<number> {
+	const turns = Number(text.trim().replace(/\s*turns?$/i, ''));
+	if (!Number.isFinite(turns)) return fail({ code: 'unreadable_quantity', text }, path);
+	return turns >= 0 && turns <= 100_000
+		? ok(turns)
+		: fail({ code: 'out_of_range', value: turns, min: 0, max: 100_000, unit: 'turns' }, path);
+}
+
+export interface OwnLay {
+	readonly layEfficiency: number;
+	/** 1σ, where it was given. */
+	readonly share?: number;
+}
+
+const LAY = /^\s*([01]?[.,]\d+|1)\s*(?:(?:±|\+\/?-)\s*(\d+(?:[.,]\d+)?)\s*%)?\s*$/;
+const decimal = (text: string): number => Number(text.replace(',', '.'));
+
+/** Reads "0.86" or "0.86 ± 3 %"; undefined when empty. */
+export function readLay(text: string, path: Path): Result<OwnLay | undefined> {
+	if (text.trim() === '') return ok(undefined);
+	const match = LAY.exec(text);
+	if (!match) return fail({ code: 'unreadable_lay', text }, path);
+	const layEfficiency = decimal(match[1]!);
+	const share = match[2] === undefined ? undefined : decimal(match[2]) / 100;
+	if (!(layEfficiency >= 0.4 && layEfficiency <= MAX_LAY_EFFICIENCY))
+		return fail({ code: 'packing_above_hexagonal', layEfficiency, limit: MAX_LAY_EFFICIENCY }, path);
+	return share !== undefined && share > 0.5
+		? fail({ code: 'not_a_share', text }, path)
+		: ok({ layEfficiency, ...(share !== undefined && { share }) });
+}
+
+/** The same as it is written. */
+export const writeLay = ({ layEfficiency, share }: OwnLay): string =>
+	`${layEfficiency.toFixed(2)}${share === undefined ? '' : ` ± ${(100 * share).toFixed(1)} %`}`;
 
 /** Collects every issue while reading, and stands in a harmless value where there was one. */
 export class Reader {

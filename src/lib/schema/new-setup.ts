@@ -93,9 +93,11 @@ export const newSetup = (spool?: SpoolForm): SetupForm => ({
 		swaps: [],
 		gap: '4 mm',
 		winding: 'firm',
+		lay: '',
 		arborTurns: 2,
 		leader: '9 ft',
 		halfFit: '',
+		reverseTurns: '',
 		spreads: NO_SPREADS
 	}
 });

@@ -23,7 +23,7 @@ import {
 	type Result,
 	type Role
 } from '$lib/core';
-import { BOUNDS, readField, readMass, readOptional, readStrandField, type Reader } from './fields';
+import { BOUNDS, readField, readLay, readMass, readOptional, readStrandField, type Reader } from './fields';
 import type { ComponentForm, FillForm, Made, SwapForm } from './setup';
 import { longUnit, smallUnit, type UnitSystem } from './units';
 
@@ -177,7 +177,9 @@ function readPart(
 ): Part {
 	const { id, role, made, note, solve } = asked;
 	const braid = role === 'backing' || role === 'bed';
-	const layEfficiency = braid ? WINDING_HANDS[fill.winding].layEfficiency : LINE_LAY_EFFICIENCY;
+	const own = braid ? reader.take(readLay(fill.lay, ['fill', 'lay']), undefined) : undefined;
+	const usual = braid ? WINDING_HANDS[fill.winding].layEfficiency : LINE_LAY_EFFICIENCY;
+	const layEfficiency = own?.layEfficiency ?? usual;
 	if (solve && made.way !== 'material' && made.way !== 'level')
 		reader.take(fail({ code: 'only_level_is_solved' }, [...path, 'length']), undefined);
 	const named = (label: string, short: string): { id: string; role: Role; label: string; short: string } => ({
@@ -189,7 +191,11 @@ function readPart(
 	switch (made.way) {
 		case 'material': {
 			const { material, ...strand } = readMaterial(made, units, reader, path);
-			const component = levelPart(asked, strand, layEfficiency, units, reader, path);
+			const hand = role === 'backing' ? own?.share : undefined;
+			// A lay that was learnt goes with the nominal diameter: the doubt about that is in it already.
+			const spreads =
+				hand === undefined ? strand.spreads : { diameterShare: 0, bulkShare: 0, layShare: hand };
+			const component = levelPart(asked, { ...strand, spreads }, layEfficiency, units, reader, path);
 			return {
 				...named(material?.label ?? roleName(role), material?.short ?? ROLE_NAMES[role]),
 				component,

@@ -1,4 +1,5 @@
 import { fail, ok, parseLength, under, type Issue, type Result } from '$lib/core';
+import { readTurns } from './fields';
 import type { RecordForm } from './setup';
 import { smallUnit, type UnitSystem } from './units';
 
@@ -11,14 +12,6 @@ export interface Readings {
 const emptyIsNull = (text: string, read: () => Result<number>): Result<number | null> =>
 	text.trim() === '' ? ok(null) : read();
 
-function readTurns(text: string): Result<number> {
-	const turns = Number(text.trim().replace(/\s*turns?$/i, ''));
-	if (!Number.isFinite(turns)) return fail({ code: 'unreadable_quantity', text }, ['turns']);
-	return turns >= 0 && turns <= 100_000
-		? ok(turns)
-		: fail({ code: 'out_of_range', value: turns, min: 0, max: 100_000, unit: 'turns' }, ['turns']);
-}
-
 function readMm(text: string, units: UnitSystem, field: 'depth' | 'gap', min: number): Result<number> {
 	const read = parseLength(text, smallUnit(units));
 	if (!read.ok) return { ok: false, issues: under(read.issues, field) };
@@ -30,7 +23,7 @@ function readMm(text: string, units: UnitSystem, field: 'depth' | 'gap', min: nu
 
 /** Reads what was typed at the end of a job. Any of it may be left open; what is there must make sense. */
 export function readRecord(form: RecordForm, units: UnitSystem): Result<Readings> {
-	const turns = emptyIsNull(form.turns, () => readTurns(form.turns));
+	const turns = emptyIsNull(form.turns, () => readTurns(form.turns, ['turns']));
 	const depth = emptyIsNull(form.depth, () => readMm(form.depth, units, 'depth', 0));
 	// A gap may come out negative: the line stands above the rim, and that is worth writing down.
 	const gap = emptyIsNull(form.gap, () => readMm(form.gap, units, 'gap', -20));

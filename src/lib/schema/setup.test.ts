@@ -222,6 +222,30 @@ describe('a stack of any components', () => {
 			'fill.halfFit: depth_below_arbor'
 		]);
 	});
+	it('reverse fill: the turns over the line give length and turns, whatever the thickness', () => {
+		const plan = worked(changed(({ fill }) => (fill.halfFit = '12.3 mm'))).fit.solved!;
+		const rim = 42;
+		// The same backing over the line instead of under it, from 12.3 mm below the rim to a gap of 4 mm.
+		const [from, to] = [rim - 12.3, rim - 4];
+		const turns = plan.lengthMm / (Math.PI * (from + to));
+		const reversed = (diameter: string): Workout =>
+			worked(
+				changed(({ fill }) => {
+					fill.halfFit = '12.3 mm';
+					fill.reverseTurns = String(turns);
+					fill.stack[0]!.made = { way: 'material', material: 'polyester-20', diameter };
+				})
+			);
+		for (const diameter of ['0.48 mm', '0.42 mm'])
+			expect(reversed(diameter).fit.solved!.lengthMm).toBeCloseTo(plan.lengthMm, 3);
+		const span = ({ estimate }: Workout): number =>
+			estimate.ranges.lengthMm.high - estimate.ranges.lengthMm.low;
+		expect(span(reversed(''))).toBeLessThan(0.6 * span(worked(measured())));
+		const dense = changed(({ fill }) => Object.assign(fill, { halfFit: '12.3 mm', reverseTurns: '5000' }));
+		expect(codes(dense)).toEqual(['fill.reverseTurns: packing_above_hexagonal']);
+		const odd = changed(({ fill }) => Object.assign(fill, { halfFit: '12.3 mm', reverseTurns: 'many' }));
+		expect(codes(odd)).toEqual(['fill.reverseTurns: unreadable_quantity']);
+	});
 	it('a swap is another gap over the same backing', () => {
 		const form = changed(({ fill }) =>
 			fill.swaps.push({

@@ -124,10 +124,14 @@ export const FillForm = z.strictObject({
 	swaps: z.array(SwapForm).max(MAX_COMPONENTS),
 	gap: Typed,
 	winding: z.enum(keys<WindingHand>(WINDING_HANDS)),
+	/** One's own lay, learnt or measured: "0.86 ± 3 %"; empty: as the manner of winding has it. */
+	lay: Typed,
 	arborTurns: z.number().int().min(1).max(3),
 	leader: Typed,
 	/** Depth read with everything above the backing alone on the bare arbor: the half-fit. */
 	halfFit: Typed,
+	/** Turns of backing that then went over it until the gap was right: the reverse fill. */
+	reverseTurns: z.string().max(20),
 	spreads: SpreadsForm
 });
 export type FillForm = z.infer<typeof FillForm>;

@@ -57,6 +57,8 @@ const WORDS: Words = {
 		'These columns are not clear: give length, start and end diameter; or from, to, start and end; or distance and diameter.',
 	not_a_share: ({ text }) =>
 		`"${text.slice(0, 20)}" is not a share yet: write a percentage from 0 to 50, such as 5 %.`,
+	unreadable_lay: ({ text }) =>
+		`"${text.slice(0, 20)}" is not a lay yet: write a share of perfect square winding, such as 0.86, or 0.86 ± 3 %.`,
 	only_level_is_solved: () =>
 		'Only a level strand can be worked out, such as a backing: this one has a taper, so give its length.',
 	depth_below_arbor: ({ depthMm, limitMm }) =>

@@ -1,10 +1,12 @@
 import {
 	firstOrder,
+	HAND_REPEAT_SHARE,
 	isKnown,
 	judge,
 	level,
 	packingFraction,
 	RELAY_SHARE,
+	reverseFill,
 	scaleBulk,
 	solveFit,
 	spoolOf,
@@ -25,12 +27,13 @@ import {
 	type Path,
 	type Problem,
 	type Result,
+	type ReverseFillReading,
 	type Spool,
 	type Spreads,
 	type Stack,
 	type Verdict
 } from '$lib/core';
-import { BOUNDS, readField, readOptional, Reader } from './fields';
+import { BOUNDS, readField, readOptional, readTurns, Reader } from './fields';
 import { checkOpen, readParts, readSwap, type Part } from './parts';
 import type { FillForm, SetupForm } from './setup';
 import { readSource, readSpreads } from './source';
@@ -118,6 +121,29 @@ function halfFitted(
 	);
 }
 
+const REVERSE_FIELD: Record<string, Path> = {
+	lineDepthMm: ['fill', 'halfFit'],
+	turns: ['fill', 'reverseTurns'],
+	gapMm: ['fill', 'gap']
+};
+
+/** The backing as it lay over the line: its turns say what thickness and tightness come to together. */
+function reverseFilled(stack: Stack, at: number, spool: Spool, reading: ReverseFillReading): Result<Stack> {
+	const backing = stack[at]!;
+	if (isKnown(backing)) return ok(stack);
+	const told = reverseFill(spool, reading, backing.diameterMm);
+	if (!told.ok)
+		return {
+			ok: false,
+			issues: told.issues.map((issue) => ({
+				...issue,
+				path: REVERSE_FIELD[String(issue.path[0])] ?? ['fill', 'reverseTurns']
+			}))
+		};
+	const spreads = { diameterShare: 0, layShare: HAND_REPEAT_SHARE };
+	return ok(stack.with(at, { ...backing, layEfficiency: told.value.layEfficiency, spreads }));
+}
+
 const knownStack = (stack: Stack, fit: Fit): KnownComponent[] =>
 	stack.map((c, i) => (isKnown(c) ? c : { ...c, sections: [level(fit.layers[i]!.lengthMm, c.diameterMm)] }));
 
@@ -154,6 +180,10 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 	const spreads = readSpreads(fill.spreads, units, reader);
 	const halfFit = readOptional(fill.halfFit, small, BOUNDS.depth, ['fill', 'halfFit']);
 	const halfFitMm = reader.take(halfFit, undefined);
+	const reverseTurns =
+		fill.reverseTurns.trim() === ''
+			? undefined
+			: reader.take(readTurns(fill.reverseTurns, ['fill', 'reverseTurns']), undefined);
 	const open = reader.take(checkOpen(fill), -1);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 
@@ -165,8 +195,14 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 	const useHalf = halfFitMm !== undefined && stopIndex >= 0 && stopIndex + 1 < typed.length;
 	const stack = useHalf ? halfFitted(typed, stopIndex + 1, spool, halfFitMm, spreads) : ok(typed);
 	if (!stack.ok) return stack;
+	const reading = { lineDepthMm: halfFitMm ?? 0, turns: reverseTurns ?? 0, gapMm };
+	const reversed =
+		useHalf && reverseTurns !== undefined && open >= 0
+			? reverseFilled(stack.value, open, spool, reading)
+			: stack;
+	if (!reversed.ok) return reversed;
 
-	const problem: Problem = { source, gapMm, stack: stack.value };
+	const problem: Problem = { source, gapMm, stack: reversed.value };
 	const fit = solveFit(spool, problem.stack, gapMm);
 	if (!fit.ok) return { ok: false, issues: atField(fit.issues, ['fill', 'gap']) };
 	const estimate = firstOrder(problem, fit.value, spreads);

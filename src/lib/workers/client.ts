@@ -1,5 +1,16 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Fit, Ladder, Problem, Simulation, SimulationOptions, Spreads } from '$lib/core';
+import type {
+	Fit,
+	Ladder,
+	MatchBacking,
+	MatchCell,
+	MatchLine,
+	Problem,
+	Simulation,
+	SimulationOptions,
+	Spool,
+	Spreads
+} from '$lib/core';
 import type { Answered, FitWorker } from './protocol';
 
 /** A computation that is under way elsewhere. */
@@ -38,3 +49,12 @@ export const ladderAside = (
 	planned: Fit,
 	options: { trials: number; spreads: Spreads }
 ): Job<Ladder> => start((worker, job) => worker.ladder(job, problem, planned, options));
+
+export const matchAside = (
+	spools: readonly Spool[],
+	lines: readonly MatchLine[],
+	backing: MatchBacking,
+	gapMm: number,
+	onProgress: (done: number) => void
+): Job<MatchCell[][]> =>
+	start((worker, job) => worker.match(job, spools, lines, backing, gapMm, proxy(onProgress)));

@@ -1,4 +1,15 @@
-import type { Fit, Ladder, Problem, Simulation, SimulationOptions, Spreads } from '$lib/core';
+import type {
+	Fit,
+	Ladder,
+	MatchBacking,
+	MatchCell,
+	MatchLine,
+	Problem,
+	Simulation,
+	SimulationOptions,
+	Spool,
+	Spreads
+} from '$lib/core';
 
 /** Errors lose their fields on the way out of a worker, so an answer is data in either case. */
 export type Answered<T> = { ok: true; value: T } | { ok: false; reason: 'cancelled' | 'no-answer' };
@@ -18,5 +29,13 @@ export interface FitWorker {
 		planned: Fit,
 		options: { trials: number; spreads: Spreads }
 	): Promise<Answered<Ladder>>;
+	match(
+		job: number,
+		spools: readonly Spool[],
+		lines: readonly MatchLine[],
+		backing: MatchBacking,
+		gapMm: number,
+		onProgress: (done: number) => void
+	): Promise<Answered<MatchCell[][]>>;
 	cancel(job: number): void;
 }

@@ -25,6 +25,41 @@ const stackOf = (line: MatchLine, backing: MatchBacking): Stack => [
 export const matchPair = (spool: Spool, line: MatchLine, backing: MatchBacking, gapMm: number): Result<Fit> =>
 	solveFit(spool, stackOf(line, backing), gapMm);
 
+/** What a pair comes to, small enough to keep ten thousand of. */
+export interface MatchCell {
+	readonly fits: boolean;
+	readonly backingMm: number;
+	readonly gapMm: number;
+	readonly stopDepthMm: number;
+}
+
+/** Every spool with every line, a row a spool; a spool that the gap leaves no room on has no cells. */
+export function* matchMatrix(
+	spools: readonly Spool[],
+	lines: readonly MatchLine[],
+	backing: MatchBacking,
+	gapMm: number
+): Generator<number, MatchCell[][]> {
+	const rows: MatchCell[][] = [];
+	for (const spool of spools) {
+		const row: MatchCell[] = [];
+		for (const line of lines) {
+			const fit = matchPair(spool, line, backing, gapMm);
+			if (!fit.ok) break;
+			const { fits, solved, gapMm: left } = fit.value;
+			row.push({
+				fits,
+				backingMm: solved?.lengthMm ?? 0,
+				gapMm: left,
+				stopDepthMm: solved?.stopDepthMm ?? 0
+			});
+		}
+		rows.push(row);
+		yield rows.length;
+	}
+	return rows;
+}
+
 /** One backing under several lines. */
 export interface SharedBacking {
 	readonly lengthMm: number;

@@ -40,6 +40,8 @@ function stackOf({ line, backing, joint, ...rest }: OldFill): object {
 		],
 		swaps: [],
 		halfFit: '',
+		reverseTurns: '',
+		lay: '',
 		spreads: NO_SPREADS
 	};
 }

@@ -1,5 +1,6 @@
 /** What routes may call: services bound to the one open database. */
 import { database } from '../db';
+import * as handsService from './hands';
 import * as setups from './setups';
 
 export { openApiDocument } from './openapi';
@@ -14,6 +15,9 @@ const bound =
 export const rack = bound(setups.rack);
 export const loadSetup = bound(setups.loadSetup);
 export const spools = bound(setups.spools);
+export const hands = bound(handsService.hands);
+export const forgetHand = bound(handsService.forgetHand);
+export const rememberHand = bound(handsService.rememberHand);
 export const loadSpool = bound(setups.loadSpool);
 export const recordsOf = bound(setups.recordsOf);
 export const createSetup = bound(setups.createSetup);

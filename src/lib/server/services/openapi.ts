@@ -1,5 +1,6 @@
 import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
+import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { CreateSetup, RecordForm, SaveSetup, SpoolForm, TickStep } from '$lib/schema/setup';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
@@ -28,6 +29,7 @@ const taking = (
 
 const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.number().int() });
 const Spools = z.object({ spools: z.array(z.object({ id: z.string(), form: SpoolForm })) });
+const Hands = z.object({ hands: z.array(HandSummary) });
 const id = { id: z.string() };
 
 const asked = (summary: string, body: z.ZodType, answer: z.ZodType) => ({
@@ -93,6 +95,15 @@ export const openApiDocument = () =>
 					}),
 					requestParams: { path: z.object(id) }
 				}
+			},
+			'/api/hands': {
+				get: {
+					summary: 'How tightly each backing is laid, learnt from finished fills',
+					responses: { '200': jsonOf(Hands, 'With the data behind it.') }
+				},
+				put: taking('Forget what the fills taught, or take that back', ForgetHand, {
+					'200': jsonOf(Hands, 'As it is then.')
+				})
 			},
 			'/api/spools': {
 				get: {

@@ -14,9 +14,10 @@
 	const place = $derived(page.route.id?.split('/')[1] ?? '');
 	const places = $derived([
 		{ href: '/', label: 'Rack', on: place === '' },
+		{ href: '/match', label: 'Match', on: place === 'match' },
 		{
 			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
-			label: place === '' ? 'New set-up' : 'Fit',
+			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',
 			on: place === 'fit'
 		},
 		...(id && id !== 'new' ? [{ href: `/bench/${id}`, label: 'Bench', on: place === 'bench' }] : [])

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { JOINTS, type Joint as JointKind, type LineSection, type Role } from '$lib/core';
+	import { tick } from 'svelte';
 	import { fromAction } from 'svelte/attachments';
 	import Joint from './Joint.svelte';
 	import Strand from './Strand.svelte';
@@ -28,6 +29,7 @@
 	}
 	let { items, arborTurns, leader, selected, onpick, onorder, onremove }: Props = $props();
 
+	let root = $state<HTMLElement>();
 	/** Dragging is loaded when a pointer first comes near. */
 	let dnd = $state<typeof import('svelte-dnd-action')>();
 	async function loadDragging(): Promise<void> {
@@ -61,25 +63,24 @@
 		leader: 4
 	};
 
-	function move(id: string, by: number): void {
+	/** Moves a strand, and keeps the focus on it although its place in the page has changed. */
+	async function move(id: string, by: number): Promise<void> {
 		const ids = items.map((item) => item.id);
 		const from = ids.indexOf(id);
 		const to = from + by;
 		if (to < 0 || to >= ids.length) return;
 		ids.splice(to, 0, ...ids.splice(from, 1));
 		onorder?.(ids);
+		await tick();
+		root?.querySelector<HTMLElement>(`[data-strand="${id}"]`)?.focus();
 	}
 
 	function onkeydown(event: KeyboardEvent, id: string): void {
 		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-		if (by !== undefined && event.altKey) move(id, by);
+		if (by !== undefined && event.altKey) void move(id, by);
 		else if (event.key === 'Delete' && items.length > 1) onremove?.(id);
 		else if (by !== undefined) {
-			const strands = [
-				...(event.currentTarget as HTMLElement)
-					.closest('[data-thread]')!
-					.querySelectorAll<HTMLElement>('[data-strand]')
-			];
+			const strands = [...root!.querySelectorAll<HTMLElement>('[data-strand]')];
 			strands[strands.indexOf(event.currentTarget as HTMLElement) + by]?.focus();
 		} else return;
 		event.preventDefault();
@@ -115,6 +116,7 @@
 	role="group"
 	aria-label="The thread, from arbor to fly"
 	data-thread
+	bind:this={root}
 	onpointerenter={loadDragging}
 	ontouchstart={loadDragging}
 >

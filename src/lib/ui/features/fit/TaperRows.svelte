@@ -13,27 +13,28 @@
 	/** A maker's taper table: typed row by row, or pasted whole. */
 	interface Props {
 		fit: FitState;
+		list: 'stack' | 'swaps';
 		index: number;
 		max: number;
 	}
-	let { fit, index, max }: Props = $props();
+	let { fit, list, index, max }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	type Table = Extract<Made, { way: 'table' }>;
 	const EMPTY: Table = { way: 'table', density: 'F', rows: [] };
 	const table = $derived.by(() => {
-		const made = fit.form.fill.stack[index]?.made;
+		const made = fit.form.fill[list][index]?.made;
 		return made?.way === 'table' ? made : EMPTY;
 	});
 	const edit = (change: (table: Table) => void): void =>
 		fit.change(({ fill }) => {
-			const { made } = fill.stack[index]!;
+			const { made } = fill[list][index]!;
 			if (made.way === 'table') change(made);
 		});
 
 	const COLUMNS = ['length', 'start', 'end'] as const;
 	const errorAt = (row: number, column: (typeof COLUMNS)[number]): string | undefined =>
-		fit.error('fill', 'stack', index, 'made', 'rows', row, column);
+		fit.error('fill', list, index, 'made', 'rows', row, column);
 	const firstError = $derived(
 		table.rows.flatMap((_, i) => COLUMNS.map((column) => errorAt(i, column))).find((error) => error)
 	);

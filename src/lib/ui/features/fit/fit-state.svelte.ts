@@ -77,7 +77,9 @@ export class FitState {
 	/** A stack to begin with in the place of this one; the id of the part that is looked for. */
 	beginWith({ stack, leader }: Preset): string {
 		const fresh = stack();
-		this.change(({ fill }) => Object.assign(fill, { stack: fresh, swaps: [], leader, halfFit: '' }));
+		this.change(({ fill }) =>
+			Object.assign(fill, { stack: fresh, swaps: [], leader, halfFit: '', reverseTurns: '' })
+		);
 		return fresh.find(({ solve }) => solve)!.id;
 	}
 

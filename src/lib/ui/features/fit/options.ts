@@ -7,10 +7,12 @@ import {
 	WINDING_HANDS,
 	type Density,
 	type Joint,
+	type Role,
 	type Taper,
 	type WindingHand
 } from '$lib/core';
 import { roleName } from '$lib/schema/parts';
+import type { Made } from '$lib/schema/setup';
 
 const entries = <K extends string, V>(record: Record<K, V>): [K, V][] => Object.entries(record) as [K, V][];
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
@@ -48,3 +50,21 @@ export const allowanceOptions = [
 	{ value: 0.1, label: '10 %' },
 	{ value: 0.2, label: '20 %' }
 ] as const;
+
+/** Ways to know a part. */
+export const WAYS: Record<Made['way'], string> = {
+	material: 'By material',
+	class: 'By class',
+	weighed: 'Weighed',
+	table: 'By table',
+	level: 'By diameter'
+};
+/** Ways that make sense for a role, the likeliest first. */
+export const waysOf = (role: Role): readonly Made['way'][] =>
+	role === 'bed' || role === 'backing'
+		? ['material', 'level']
+		: role === 'line'
+			? ['class', 'weighed', 'table', 'level']
+			: role === 'head'
+				? ['table', 'class', 'weighed', 'level']
+				: ['level', 'table', 'class', 'weighed'];

@@ -9,6 +9,7 @@
 	import type { FitState } from '../fit-state.svelte';
 	import { BETTER, inputName, topShares } from './inputs';
 	import SpreadFields from './SpreadFields.svelte';
+	import YourHand from './YourHand.svelte';
 
 	/** Twenty thousand spools as they might truly be, and this plan carried out on each. */
 	let { fit }: { fit: FitState } = $props();
@@ -150,4 +151,5 @@
 		{/each}
 	</ol>
 {/if}
+<YourHand {fit} />
 <SpreadFields {fit} />

@@ -11,6 +11,7 @@
 		{ slug: 'ways', label: 'Which way', load: () => import('./WhichWay.svelte') },
 		{ slug: 'pause', label: 'At a pause', load: () => import('./AtAPause.svelte') },
 		{ slug: 'run', label: 'The run', load: () => import('./TheRun.svelte') },
+		{ slug: 'swaps', label: 'Swaps', load: () => import('./Swaps.svelte') },
 		{ slug: 'list', label: 'Buy, cut, gauge', load: () => import('./BuyAndCut.svelte') }
 	];
 	let open = $state<string>();

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { formatNumber, type MethodSlug } from '$lib/core';
 	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
+	import Field from '../../../primitives/Field.svelte';
 	import { Aside } from '../../../state/aside.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
@@ -84,8 +85,19 @@
 	<p class="text-soft" role="status">Playing them …</p>
 {/if}
 
-<h3 class="mt-5 text-[15px] font-semibold">Did a half-fit?</h3>
-<div class="mt-1 grid grid-cols-[11rem_1fr] items-end gap-5">
+<h3 class="mt-5 text-[15px] font-semibold">Half-fit and reverse fill, step by step</h3>
+<ol class="mt-1 list-decimal space-y-1 pl-5 text-[14.5px]">
+	<li>Tape the rear end of the line to the bare arbor and wind all of it on, evenly.</li>
+	<li>
+		Lay the rule across the rims in two places; type the mean depth here. Half-fit: take it off, and you are
+		done.
+	</li>
+	<li>
+		Reverse fill: tape the backing to the line's front end and wind it over, counting, until the gap is right.
+	</li>
+	<li>Type the turns, cut the backing there, take it all off, and wind it on again in the right order.</li>
+</ol>
+<div class="mt-2 grid grid-cols-2 gap-5">
 	<LengthField
 		{fit}
 		unit={smallUnit(units)}
@@ -95,9 +107,20 @@
 		set={({ fill }, value) => (fill.halfFit = value)}
 		placeholder="below the rim"
 	/>
-	<p class="text-[13.5px] text-soft">
-		{fit.workout?.halfFitted
-			? 'The stop depth now rests on what this line really takes on this spool, whatever its label says.'
-			: 'Wind everything above the backing on the bare arbor, read the depth in two places, take it off again.'}
-	</p>
+	<Field
+		label="Turns of backing over it"
+		value={fit.form.fill.reverseTurns}
+		placeholder="to the gap wanted"
+		inputmode="numeric"
+		aside=""
+		error={fit.error('fill', 'reverseTurns')}
+		oninput={(value) => fit.change(({ fill }) => (fill.reverseTurns = value))}
+	/>
 </div>
+{#if fit.workout?.halfFitted}
+	<p class="mt-2 text-[14px] text-soft">
+		{fit.form.fill.reverseTurns.trim() !== ''
+			? 'Length, turns and depth now rest on what line and backing really take on this spool.'
+			: 'The stop depth now rests on what this line really takes on this spool, whatever its label says.'}
+	</p>
+{/if}

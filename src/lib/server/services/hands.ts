@@ -1,0 +1,87 @@
+import {
+	findMaterial,
+	handAsLay,
+	learnHand,
+	observeHand,
+	priorHand,
+	WINDING_HANDS,
+	type HandBelief,
+	type WindingHand
+} from '$lib/core';
+import type { HandSummary } from '$lib/schema/hand';
+import type { WindRecord } from '$lib/schema/record';
+import { DEFAULT_UNITS } from '$lib/schema/units';
+import { workOut } from '$lib/schema/workout';
+import type { Knex } from 'knex';
+import { clearReset, listResets, recordTimes, setReset } from '../repositories/hands';
+import { listRecords } from '../repositories/records';
+
+interface Observed {
+	readonly winding: WindingHand;
+	readonly material: string;
+	readonly belief: HandBelief;
+	readonly record: WindRecord;
+}
+
+/** What a finished fill says of the hand that wound it; nothing when it was not counted, or lies over a bed. */
+function observed(record: WindRecord): Observed[] {
+	const { turns, depthMm, form } = record;
+	const worked = turns === null || depthMm === null ? undefined : workOut(form, DEFAULT_UNITS);
+	if (!worked?.ok || turns === null || depthMm === null || turns <= 0) return [];
+	const { known, material, stopIndex } = worked.value;
+	// A spool whose arbor was only estimated says more about the estimate than about the hand.
+	if (!material || stopIndex !== 0 || known.estimated.length > 0) return [];
+	if (!(depthMm < known.spool.rimRadiusMm - known.spool.arborRadiusMm)) return [];
+	const belief = observeHand({ spool: known.spool, diameterMm: material.diameterMm, turns, depthMm });
+	return [{ winding: form.fill.winding, material: material.slug, belief, record }];
+}
+
+function summaryOf(
+	winding: WindingHand,
+	material: string,
+	all: readonly Observed[],
+	since: string | undefined,
+	times: Map<string, string>
+): HandSummary {
+	const found = findMaterial(material);
+	const spread = found.ok ? found.value.diameterSpread : 0.05;
+	const prior = priorHand(WINDING_HANDS[winding].layEfficiency, spread);
+	const fills = all.map(({ belief, record }) => ({
+		recordId: record.id,
+		spool: record.form.spool.name || 'Unnamed spool',
+		woundOn: record.woundOn,
+		...handAsLay(belief),
+		counts: since === undefined || (times.get(record.id) ?? '') > since
+	}));
+	const counting = all.filter((_, i) => fills[i]!.counts).map(({ belief }) => belief);
+	return {
+		winding,
+		material,
+		prior: handAsLay(prior),
+		posterior: handAsLay(learnHand(prior, counting)),
+		fills
+	};
+}
+
+/** What the finished fills say of every hand and backing that was wound, with the data behind it. */
+export async function hands(db: Knex): Promise<HandSummary[]> {
+	const seen = (await listRecords(db)).flatMap(observed);
+	const resets = await listResets(db);
+	const times = await recordTimes(db);
+	const keys = new Map(
+		seen.map(({ winding, material }) => [`${winding}/${material}`, { winding, material }])
+	);
+	return [...keys.values()].map(({ winding, material }) => {
+		const own = seen.filter((o) => o.winding === winding && o.material === material);
+		const since = resets.find((r) => r.winding === winding && r.material === material)?.resetAt;
+		return summaryOf(winding, material, own, since, times);
+	});
+}
+
+/** Forgets what the fills so far said of a hand; they stay written down. */
+export const forgetHand = (db: Knex, winding: string, material: string): Promise<void> =>
+	setReset(db, winding, material, new Date().toISOString());
+
+/** Takes that back. */
+export const rememberHand = (db: Knex, winding: string, material: string): Promise<void> =>
+	clearReset(db, winding, material);

@@ -1,0 +1,222 @@
+<script lang="ts">
+	import { goto, afterNavigate } from '$app/navigation';
+	import { findMaterial, parseLength, usualBackingMm, WINDING_HANDS, type WindingHand } from '$lib/core';
+	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/schema/match';
+	import { newComponent, newSetup } from '$lib/schema/new-setup';
+	import type { SetupForm } from '$lib/schema/setup';
+	import { showLong, showSmall, smallUnit } from '$lib/schema/units';
+	import Plus from '@lucide/svelte/icons/plus';
+	import Field from '../../primitives/Field.svelte';
+	import Select from '../../primitives/Select.svelte';
+	import { send } from '../../state/api';
+	import { Aside } from '../../state/aside.svelte';
+	import { notify } from '../../state/notices.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import LineClassFields from '../fit/LineClassFields.svelte';
+	import { materialOptions, windingOptions } from '../fit/options';
+	import type { RackData } from '../rack/entry';
+	import SharedBacking from './SharedBacking.svelte';
+
+	/** Every spool with every line: how much backing goes under, what gap is left, and what to do next. */
+	let { rack }: { rack: readonly RackData[] } = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+
+	let material = $state('polyester-20');
+	let winding = $state<WindingHand>('firm');
+	let gap = $state('4 mm');
+	let extra = $state<OwnLine['form'][]>([]);
+	let adding = $state({ taper: 'WF', number: 6, density: 'F' } as const);
+	let ready = $state(false);
+	afterNavigate(() => (ready = true));
+
+	const forms = $derived<SetupForm[]>([
+		...rack.flatMap(({ wound, planned }) => [
+			...(wound ? [wound.form] : []),
+			...(planned ? [planned.form] : [])
+		]),
+		...extra.map((line) => ({ ...newSetup(), fill: { ...newSetup().fill, stack: [line] } }))
+	]);
+	const lines = $derived(ownLines(forms, units));
+	const spools = $derived(ownSpools(rack, units));
+	const backing = $derived.by(() => {
+		const found = findMaterial(material);
+		return {
+			diameterMm: found.ok ? found.value.diameterMm : 0.48,
+			layEfficiency: WINDING_HANDS[winding].layEfficiency
+		};
+	});
+	const gapMm = $derived.by(() => {
+		const read = parseLength(gap, smallUnit(units));
+		return read.ok && read.value >= 0 && read.value <= 40 ? read.value : undefined;
+	});
+
+	const aside = new Aside((onProgress) => {
+		if (gapMm === undefined || spools.length === 0 || lines.length === 0) return undefined;
+		const plain = spools.map(({ spool }) => spool);
+		const matched = lines.map(({ sections, layEfficiency }) => ({ sections, layEfficiency }));
+		const [under, wanted] = [backing, gapMm];
+		return async () => {
+			const { matchAside } = await import('$lib/workers/client');
+			return matchAside(plain, matched, under, wanted, onProgress);
+		};
+	});
+
+	/** Sorted by a line's column, by name, or as they stand on the rack. */
+	let sort = $state<{ by: 'rack' | 'name' | number; down: boolean }>({ by: 'rack', down: false });
+	const rows = $derived.by(() => {
+		const { value } = aside;
+		if (!value || value.length !== spools.length) return [];
+		const all = spools.map((spool, i) => ({ spool, cells: value[i]! }));
+		const { by, down } = sort;
+		if (by === 'rack') return all;
+		const key = (row: (typeof all)[number]): number => {
+			const cell = typeof by === 'number' ? row.cells[by] : undefined;
+			return cell ? (cell.fits ? cell.backingMm : cell.gapMm - 1000) : -Infinity;
+		};
+		const sorted = all.sort((a, b) =>
+			by === 'name' ? a.spool.name.localeCompare(b.spool.name, 'en', { numeric: true }) : key(b) - key(a)
+		);
+		return down ? sorted.reverse() : sorted;
+	});
+	function sortBy(by: 'name' | number): void {
+		sort =
+			sort.by === by ? (sort.down ? { by: 'rack', down: false } : { by, down: true }) : { by, down: false };
+	}
+	const ariaSort = (by: 'name' | number) =>
+		sort.by === by ? (sort.down ? 'ascending' : 'descending') : 'none';
+
+	const usual = (line: OwnLine): number =>
+		usualBackingMm('class' in line.form.made ? line.form.made.class.number : 8);
+
+	/** A set-up for this pair, and on to it. */
+	async function take(spool: OwnSpool, line: OwnLine): Promise<void> {
+		const form = newSetup($state.snapshot(spool.form));
+		form.fill.gap = gap;
+		form.fill.winding = winding;
+		form.fill.stack = [
+			{ ...newComponent('backing', 'backing', { way: 'material', material, diameter: '' }), solve: true },
+			{ ...$state.snapshot(line.form), id: 'line', joint: 'loops' }
+		];
+		const reply = await send<{ id: string }>('POST', '/api/setups', { form, spoolId: spool.id });
+		if (reply.kind === 'ok') await goto(`/fit/${reply.value.id}`);
+		else
+			void notify(
+				reply.kind === 'refused'
+					? (reply.issues[0]?.message ?? 'The server did not take it.')
+					: 'The server does not answer. Try again in a moment.'
+			);
+	}
+
+	function add(): void {
+		const made = { way: 'class', class: { ...adding } } as const;
+		extra.push({ ...newComponent(`extra-${extra.length}`, 'line', made), note: '' });
+	}
+</script>
+
+<div class="mx-auto max-w-[1440px] px-4 pt-4 pb-12 sm:px-8" data-ready={ready || undefined}>
+	<h1 class="text-[26px] leading-tight font-bold tracking-tight">
+		{spools.length}
+		{spools.length === 1 ? 'spool' : 'spools'}, {lines.length}
+		{lines.length === 1 ? 'line' : 'lines'}
+	</h1>
+	<div class="mt-3 grid max-w-3xl grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-[1.4fr_1fr_0.8fr]">
+		<Select
+			label="Over this backing"
+			options={materialOptions}
+			value={material}
+			onchange={(v) => (material = v)}
+		/>
+		<Select label="Wound" options={windingOptions} value={winding} onchange={(v) => (winding = v)} />
+		<Field
+			label="Gap to leave"
+			value={gap}
+			aside=""
+			error={gapMm === undefined ? 'Needs a length up to 40 mm.' : undefined}
+			oninput={(value) => (gap = value)}
+		/>
+	</div>
+
+	{#if spools.length === 0}
+		<p class="mt-8 max-w-prose text-soft">
+			No spool is known well enough yet. <a class="underline" href="/fit/new">Describe one</a> and it stands here
+			with every line you have.
+		</p>
+	{:else}
+		<p class="mt-3 text-[13.5px] text-soft" role="status">
+			{#if aside.running}
+				{aside.progress} of {spools.length} spools
+			{:else}
+				How much backing goes under, and the gap where it is not as wanted. Choose a cell for a set-up; a
+				column's name sorts by it.
+			{/if}
+		</p>
+		<div class="mt-2 overflow-x-auto border-y-2 border-ink">
+			<table class="figure text-[14.5px]" data-matrix>
+				<thead>
+					<tr class="border-b border-ink">
+						<th class="sticky left-0 z-10 bg-ground py-1 pr-4 text-left" aria-sort={ariaSort('name')}>
+							<button type="button" class="font-semibold" onclick={() => sortBy('name')}>Spool</button>
+						</th>
+						{#each lines as line, j (line.key)}
+							<th class="px-3 py-1 text-right align-bottom" aria-sort={ariaSort(j)}>
+								<button
+									type="button"
+									class="font-semibold {sort.by === j ? 'px-0.5 marked' : ''}"
+									title={line.label}
+									onclick={() => sortBy(j)}>{line.short}</button
+								>
+							</th>
+						{/each}
+					</tr>
+				</thead>
+				<tbody>
+					{#each rows as { spool, cells } (spool.id)}
+						<tr class="border-b border-hair" data-row={spool.name}>
+							<th class="sticky left-0 z-10 bg-ground py-1 pr-4 text-left font-medium whitespace-nowrap"
+								>{spool.name}</th
+							>
+							{#each lines as line, j (line.key)}
+								{@const cell = cells[j]}
+								<td class="p-0">
+									{#if cell}
+										<button
+											type="button"
+											class="block w-full px-3 py-1 text-right whitespace-nowrap hover:bg-paper"
+											aria-label="{line.label} on {spool.name}: {cell.fits
+												? `${showLong(cell.backingMm, units)} of backing`
+												: `too big, gap ${showSmall(cell.gapMm, units)}`}. Make a set-up"
+											onclick={() => take(spool, line)}
+										>
+											{#if cell.fits}
+												<span class={cell.backingMm < 0.95 * usual(line) ? 'text-soft' : 'font-semibold'}
+													>{showLong(cell.backingMm, units)}</span
+												>
+												<span class="block text-[12px] text-soft"
+													>{cell.backingMm < 0.95 * usual(line) ? 'little' : 'enough'}</span
+												>
+											{:else}
+												<span class="text-warn">too big</span>
+												<span class="block text-[12px] text-soft">gap {showSmall(cell.gapMm, units)}</span>
+											{/if}
+										</button>
+									{:else}
+										<span class="block px-3 py-1 text-right text-soft">–</span>
+									{/if}
+								</td>
+							{/each}
+						</tr>
+					{/each}
+				</tbody>
+			</table>
+		</div>
+		<div class="mt-3 flex max-w-lg items-end gap-3">
+			<div class="flex-1">
+				<LineClassFields value={adding} onchange={(value) => (adding = value as typeof adding)} />
+			</div>
+			<button type="button" class="action-quiet" onclick={add}><Plus size={15} />Compare this line too</button
+			>
+		</div>
+		<SharedBacking {spools} {lines} {backing} />
+	{/if}
+</div>
