@@ -136,3 +136,74 @@ test('a polite stop ends the server by itself', async ({ server }) => {
 	await server.stop('SIGTERM');
 	await expect(fetch(server.url)).rejects.toThrow();
 });
+
+const JUNK: [string, string][] = [
+	['nothing', '{}'],
+	['a list', '[]'],
+	['null', 'null'],
+	['a number', '1e308'],
+	['no JSON', '{'],
+	['other fields', '{"spool":{"rimDiameterMm":1e308},"fit":{"spool":[],"stack":{}},"trials":-1,"at":[]}'],
+	[
+		'a fit with no spool',
+		'{"fit":{"spool":{},"stack":[{"role":"backing"}]},"seen":{"gapMm":1},"at":{"component":0,"turns":1,"depthMm":1},"trials":1000,"seed":1,"outM":[1],"leastM":1}'
+	]
+];
+test('every POST of the document refuses junk with a reason, and never falls over', async ({ server }) => {
+	const document = (await (await fetch(`${server.url}/api/openapi.json`)).json()) as {
+		paths: Record<string, Record<string, unknown>>;
+	};
+	const paths = Object.entries(document.paths).flatMap(([path, methods]) =>
+		['post', 'put'].filter((method) => method in methods).map((method) => [path, method] as const)
+	);
+	expect(paths.length).toBeGreaterThan(15);
+	for (const [path, method] of paths)
+		for (const [name, body] of JUNK) {
+			const response = await fetch(server.url + path.replace('{id}', 'none'), {
+				method: method.toUpperCase(),
+				headers: JSON_TYPE,
+				body
+			});
+			expect([400, 404, 422], `${method} ${path}, ${name}: ${response.status}`).toContain(response.status);
+			expect(((await response.json()) as { issues: unknown[] }).issues.length).toBeGreaterThan(0);
+		}
+});
+
+test('what a fit can be asked over the wire: checkpoint, correction, half-fit, risk, match', async ({
+	server
+}) => {
+	const ask = async (path: string, body: object): Promise<Record<string, never>> => {
+		const response = await fetch(server.url + path, {
+			method: 'POST',
+			headers: JSON_TYPE,
+			body: JSON.stringify(body)
+		});
+		expect(response.status, path).toBe(200);
+		return (await response.json()) as Record<string, never>;
+	};
+	const checkpoint: { lengthSoFarM: number; stopDepthMm: number } = await ask('/api/checkpoint', {
+		fit: EXAMPLE,
+		at: { component: 0, turns: 700, depthMm: 14 }
+	});
+	expect(checkpoint.lengthSoFarM).toBeCloseTo((Math.PI * 700 * 94) / 2000, 4);
+	expect(checkpoint.stopDepthMm).toBeCloseTo(11.43, 2);
+	const correct: { backingChangeM: number } = await ask('/api/correct', { fit: EXAMPLE, seen: { gapMm: 2 } });
+	expect(correct.backingChangeM).toBeLessThan(-20);
+	const half: { stopDepthMm: number } = await ask('/api/half-fit', {
+		spool: EXAMPLE.spool,
+		gapMm: 4,
+		lineDepthMm: 12.6
+	});
+	expect(half.stopDepthMm).toBeGreaterThan(9);
+	const body = { fit: EXAMPLE, trials: 4000, seed: 7 };
+	const risk: { gapMm: { mean: number } } = await ask('/api/risk', body);
+	expect(risk.gapMm.mean).toBeGreaterThan(3.5);
+	expect(await ask('/api/risk', body)).toEqual(risk);
+	const match: { rows: { backingM: number }[] } = await ask('/api/match', {
+		spools: [EXAMPLE.spool],
+		lines: [{ sections: EXAMPLE.stack[1]!.sections, layEfficiency: 0.88 }],
+		backing: { diameterMm: 0.48, layEfficiency: 0.9 },
+		gapMm: 4
+	});
+	expect(match.rows[0]!.backingM).toBeCloseTo(147.83, 2);
+});

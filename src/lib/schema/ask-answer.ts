@@ -1,82 +1,30 @@
 import {
 	checkpoint,
 	correct,
-	DEFAULT_SPREADS,
 	fail,
 	halfFit,
 	isKnown,
 	lengthAtRisk,
 	level,
-	matchPair,
 	methodLadder,
 	ok,
+	reverseFill,
 	runoutOf,
-	sharedBacking,
 	simulation,
-	solveFit,
-	spoolOf,
 	under,
-	type Fit,
+	waysToEnough,
 	type KnownComponent,
-	type Problem,
 	type Result,
-	type Simulation,
-	type Spool,
-	type Spreads
+	type Simulation
 } from '$lib/core';
-import type { z } from 'zod';
 import type * as ask from './ask-api';
-import { DEFAULT_GAP_MM, readFitRequest, readLineInput, readSpool, readStrand } from './fit-read';
+import { DEFAULT_GAP_MM, readFitRequest, readSpool } from './fit-read';
 import { M, tidy, tidyRange, tidySummary } from './tidy';
 
-type In<S extends z.ZodType> = z.output<S>;
+import { readBacking, solveRequest, spoolFrom, spreadsOf, type In, type Solved } from './ask-read';
 
 const DEFAULT_TRIALS = 20_000;
 const DEFAULT_RISK = 0.05;
-
-/** A problem with its spool and its fit. */
-interface Solved {
-	readonly problem: Problem;
-	readonly spool: Spool;
-	readonly fit: Fit;
-}
-
-function solveRequest(request: In<typeof ask.RiskRequest>['fit']): Result<Solved> {
-	const problem = readFitRequest(request);
-	if (!problem.ok) return { ok: false, issues: under(problem.issues, 'fit') };
-	const built = spoolOf(problem.value.source);
-	if (!built.ok) return { ok: false, issues: under(built.issues, 'fit', 'spool') };
-	const fit = solveFit(built.value.spool, problem.value.stack, problem.value.gapMm);
-	return fit.ok
-		? ok({ problem: problem.value, spool: built.value.spool, fit: fit.value })
-		: { ok: false, issues: under(fit.issues, 'fit') };
-}
-
-const spreadsOf = (given: In<typeof ask.SpreadsInput> | undefined): Spreads => ({
-	...DEFAULT_SPREADS,
-	...Object.fromEntries(Object.entries(given ?? {}).filter(([, value]) => value !== undefined))
-});
-
-function spoolFrom(input: In<typeof ask.HalfFitRequest>['spool']): Result<Spool> {
-	const source = readSpool(input);
-	if (!source.ok) return source;
-	const built = spoolOf(source.value);
-	return built.ok ? ok(built.value.spool) : built;
-}
-
-/** A backing of no given length. */
-function readBacking(
-	input: In<typeof ask.MatchRequest>['backing']
-): Result<{ diameterMm: number; layEfficiency: number }> {
-	const read = readStrand({ ...input, role: 'backing' });
-	if (!read.ok) return { ok: false, issues: under(read.issues, 'backing') };
-	return isKnown(read.value)
-		? fail({ code: 'conflicting_fields', fields: ['lengthM', 'a length that is looked for'] }, [
-				'backing',
-				'lengthM'
-			])
-		: ok(read.value);
-}
 
 export function answerHalfFit(
 	request: In<typeof ask.HalfFitRequest>
@@ -189,68 +137,6 @@ export function* answerRisk(
 	return ok(riskOf(solved.value, simulated, request.riskLimit ?? DEFAULT_RISK));
 }
 
-type Lines = { sections: KnownComponent['sections']; layEfficiency: number }[];
-
-function readLines(inputs: In<typeof ask.MatchRequest>['lines']): Result<Lines> {
-	const lines: Lines = [];
-	for (const [i, input] of inputs.entries()) {
-		const line = readLineInput({ ...input, role: 'line' });
-		if (!line.ok) return { ok: false, issues: under(line.issues, 'lines', i) };
-		lines.push(line.value);
-	}
-	return ok(lines);
-}
-
-export function answerMatch(request: In<typeof ask.MatchRequest>): Result<In<typeof ask.MatchResponse>> {
-	const lines = readLines(request.lines);
-	if (!lines.ok) return lines;
-	const backing = readBacking(request.backing);
-	if (!backing.ok) return backing;
-	const rows: In<typeof ask.MatchResponse>['rows'] = [];
-	for (const [i, input] of request.spools.entries()) {
-		const spool = spoolFrom(input);
-		if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spools', i) };
-		for (const [j, line] of lines.value.entries()) {
-			const fit = matchPair(spool.value, line, backing.value, request.gapMm ?? DEFAULT_GAP_MM);
-			if (!fit.ok) return { ok: false, issues: under(fit.issues, 'spools', i) };
-			const { fits, gapMm, solved } = fit.value;
-			rows.push({
-				spool: i,
-				line: j,
-				fits,
-				backingM: tidy((solved?.lengthMm ?? 0) * M),
-				turns: tidy(solved?.turns ?? 0),
-				stopDepthMm: tidy(solved?.stopDepthMm ?? 0),
-				gapMm: tidy(gapMm)
-			});
-		}
-	}
-	return ok({ rows });
-}
-
-export function answerSharedBacking(
-	request: In<typeof ask.SharedBackingRequest>
-): Result<In<typeof ask.SharedBackingResponse>> {
-	const spool = spoolFrom(request.spool);
-	if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
-	const lines = readLines(request.lines.map(({ line }) => line));
-	if (!lines.ok) return lines;
-	const backing = readBacking(request.backing);
-	if (!backing.ok) return backing;
-	const wanted = lines.value.map((line, i) => ({ ...line, leastGapMm: request.lines[i]!.leastGapMm }));
-	const shared = sharedBacking(spool.value, wanted, backing.value);
-	return ok(
-		shared
-			? {
-					fits: true,
-					backingM: tidy(shared.lengthMm * M),
-					tightest: shared.tightest,
-					gapsMm: shared.gapsMm.map(tidy)
-				}
-			: { fits: false, backingM: 0, gapsMm: [] }
-	);
-}
-
 export function answerMethods(
 	request: In<typeof ask.MethodsRequest>
 ): Result<In<typeof ask.MethodsResponse>> {
@@ -294,6 +180,42 @@ export function answerRunout(request: In<typeof ask.RunoutRequest>): Result<In<t
 				dragFactor: tidy(dragFactor),
 				...(component !== undefined && { role: stack[component]!.role })
 			};
+		})
+	});
+}
+
+export function answerReverseFill(
+	request: In<typeof ask.ReverseFillRequest>
+): Result<In<typeof ask.ReverseFillResponse>> {
+	const spool = spoolFrom(request.spool);
+	if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
+	const backing = readBacking(request.backing);
+	if (!backing.ok) return backing;
+	const { lineDepthMm, turns, gapMm = DEFAULT_GAP_MM } = request;
+	const told = reverseFill(spool.value, { lineDepthMm, turns, gapMm }, backing.value.diameterMm);
+	return told.ok
+		? ok({ lengthM: tidy(told.value.lengthMm * M), layEfficiency: tidy(told.value.layEfficiency) })
+		: told;
+}
+
+export function answerEnough(request: In<typeof ask.EnoughRequest>): Result<In<typeof ask.EnoughResponse>> {
+	const solved = solveRequest(request.fit);
+	if (!solved.ok) return solved;
+	const { problem, fit } = solved.value;
+	const lengthMm = fit.fits ? (fit.solved?.lengthMm ?? 0) : 0;
+	const ways = waysToEnough(problem, fit, request.leastM / M);
+	return ok({
+		enough: lengthMm * M >= request.leastM,
+		lengthM: tidy(lengthMm * M),
+		ways: ways.map((way) => {
+			switch (way.kind) {
+				case 'thinner-backing':
+					return { kind: way.kind, material: way.material.slug, lengthM: tidy(way.lengthMm * M) };
+				case 'smaller-gap':
+					return { kind: way.kind, gapMm: tidy(way.gapMm), lengthM: tidy(way.lengthMm * M) };
+				case 'shorter-line':
+					return { kind: way.kind, cutM: tidy(way.cutMm * M) };
+			}
 		})
 	});
 }

@@ -3,13 +3,14 @@ import type { z } from 'zod';
 import {
 	answerCheckpoint,
 	answerCorrect,
+	answerEnough,
 	answerHalfFit,
-	answerMatch,
 	answerMethods,
+	answerReverseFill,
 	answerRisk,
-	answerRunout,
-	answerSharedBacking
+	answerRunout
 } from './ask-answer';
+import { answerContrast, answerCuts, answerLine, answerMatch, answerSharedBacking } from './ask-lines';
 import * as ask from './ask-api';
 import { answerFit } from './fit-answer';
 import { FitRequest } from './fit-api';
@@ -224,5 +225,103 @@ describe('POST /api/shared-backing, /api/methods, /api/runout', () => {
 		);
 		expect(points.map(({ role }) => role)).toEqual(['line', 'backing', 'backing', undefined]);
 		expect(points[3]!.surfaceDiameterMm).toBe(38);
+	});
+});
+
+describe('other ways to describe a fit', () => {
+	const fitOf = (body: object) => {
+		const problem = readFitRequest(FitRequest.parse(body));
+		return problem.ok ? answerFit(problem.value) : problem;
+	};
+	it('a spool by what is on it: its own fill comes out again', () => {
+		const fill = { lineClass: 'WF6F', backing: 'polyester-20', lengthM: 90, gapMm: 4 };
+		const stack = [
+			{ role: 'backing', material: 'polyester-20' },
+			{ role: 'line', lineClass: 'WF6F' }
+		];
+		const answered = fitOf({ spool: { fill }, stack, gapMm: 4 });
+		if (!answered.ok) throw new Error(JSON.stringify(answered.issues));
+		expect(answered.value.solved!.lengthM).toBeCloseTo(90, 6);
+		expect(fitOf({ spool: { fill: { ...fill, lineClass: undefined } }, stack })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'needs_one_of', path: ['spool', 'fill'] }]
+		});
+		expect(fitOf({ spool: { fill, arborDiameterMm: 38 }, stack })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'conflicting_fields' }]
+		});
+	});
+	it('a backing by wraps or by weight, a line by its weight', () => {
+		const stack = (backing: object, line: object = { lineClass: 'WF6F' }) => ({
+			spool: SPOOL,
+			stack: [
+				{ role: 'backing', ...backing },
+				{ role: 'line', ...line }
+			]
+		});
+		const length = (body: object): number => {
+			const answered = fitOf(body);
+			if (!answered.ok) throw new Error(JSON.stringify(answered.issues));
+			return answered.value.solved!.lengthM;
+		};
+		expect(length(stack({ wraps: { count: 20, widthMm: 9.6 } }))).toBeCloseTo(
+			length(stack({ diameterMm: 0.48 })),
+			6
+		);
+		const massG = ((Math.PI / 4) * 0.48 ** 2 * 10_000 * 0.9) / 1000;
+		expect(length(stack({ weighed: { massG, lengthM: 10 }, densityGPerCm3: 0.9 }))).toBeCloseTo(
+			length(stack({ diameterMm: 0.48 })),
+			6
+		);
+		expect(fitOf(stack({ weighed: { massG: 2, lengthM: 10 } }))).toMatchObject({
+			ok: false,
+			issues: [{ path: ['stack', 0, 'densityGPerCm3'] }]
+		});
+		const usual = value(post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F' }));
+		expect(length(stack(BACKING, { lineClass: 'WF6F', massG: usual.massG }))).toBeCloseTo(
+			length(stack(BACKING)),
+			6
+		);
+	});
+	it('what a line comes to: #6 is 160 grains (the line-weight standard)', () => {
+		const told = value(post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F' }));
+		expect(told.first30ftGrains).toBeCloseTo(160, 6);
+		expect(told).toMatchObject({ nearestClass: 6, withinTolerance: true });
+		const heavy = value(
+			post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F', massG: 1.06 * told.massG })
+		);
+		expect(heavy).toMatchObject({ nearestClass: 6, withinTolerance: false });
+		expect(heavy.offGrains).toBeCloseTo(9.6, 4);
+	});
+	it('a reverse fill, enough backing, a cut, a contrast', () => {
+		const reverse = (turns: number) =>
+			post([ask.ReverseFillRequest, ask.ReverseFillResponse], answerReverseFill, {
+				spool: SPOOL, gapMm: 4, lineDepthMm: 12.3, turns, backing: BACKING
+			}); // prettier-ignore
+		expect(value(reverse(600)).lengthM).toBeCloseTo((Math.PI * 600 * (29.7 + 38)) / 1000, 5);
+		expect(reverse(0)).toMatchObject({ ok: false, issues: [{ code: 'no_turns_yet' }] });
+		const enough = (leastM: number) =>
+			value(post([ask.EnoughRequest, ask.EnoughResponse], answerEnough, { fit: FIT, leastM }));
+		expect(enough(100)).toMatchObject({ enough: true, ways: [] });
+		const short = enough(160);
+		expect(short.ways.map(({ kind }) => kind)).toEqual(['thinner-backing', 'smaller-gap', 'shorter-line']);
+		// Each way is checked by carrying it out.
+		const gapMm = short.ways[1]!.gapMm!;
+		const again = readFitRequest(FitRequest.parse({ ...FIT, gapMm }));
+		const fit = again.ok ? answerFit(again.value) : again;
+		expect(fit.ok && fit.value.solved!.lengthM).toBeCloseTo(160, 4);
+		const cut = value(
+			post([ask.CutsRequest, ask.CutsResponse], answerCuts, { lengthM: 100, knots: ['arbor', 'loops'] })
+		);
+		expect(cut.cutM + cut.leftoverM).toBeCloseTo(
+			cut.buyM.reduce((a, b) => a + b, 0),
+			6
+		);
+		expect(cut.buyM).toEqual([137.16]);
+		const contrast = post([ask.ContrastRequest, ask.ContrastResponse], answerContrast, {
+			one: '#ff6a00',
+			other: '#4a7a3a'
+		});
+		expect(value(contrast).seen).toBe('clear');
 	});
 });

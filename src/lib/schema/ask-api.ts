@@ -234,3 +234,76 @@ export const RunoutResponse = z
 		)
 	})
 	.meta({ id: 'RunoutResponse' });
+
+export const ReverseFillRequest = z
+	.strictObject({
+		spool: SpoolInput,
+		gapMm: gapMm.optional(),
+		lineDepthMm: depthMm.meta({ description: 'Read with the line alone on the bare arbor.' }),
+		turns: z
+			.number()
+			.min(0)
+			.max(1_000_000)
+			.meta({ description: 'Turns of backing over the line, to the gap.' }),
+		backing: StrandInput
+	})
+	.meta({ id: 'ReverseFillRequest' });
+
+export const ReverseFillResponse = z
+	.object({
+		lengthM: z
+			.number()
+			.meta({ description: 'Backing that belongs under this line, whatever its thickness.' }),
+		layEfficiency: z.number()
+	})
+	.meta({ id: 'ReverseFillResponse' });
+
+export const EnoughRequest = z
+	.strictObject({ fit: FitRequest, leastM: z.number().positive().max(100_000) })
+	.meta({ id: 'EnoughRequest' });
+
+export const EnoughResponse = z
+	.object({
+		enough: z.boolean(),
+		lengthM: z.number(),
+		ways: z.array(
+			z.object({
+				kind: z.enum(['thinner-backing', 'smaller-gap', 'shorter-line']),
+				material: z.string().optional(),
+				lengthM: z.number().optional(),
+				gapMm: z.number().optional(),
+				cutM: z.number().optional()
+			})
+		)
+	})
+	.meta({ id: 'EnoughResponse', description: 'What would bring the backing to the least that is wanted.' });
+
+export const LineRequest = StrandInput.meta({ id: 'LineRequest' });
+
+export const LineResponse = z
+	.object({
+		lengthM: z.number(),
+		volumeMm3: z.number(),
+		massG: z.number(),
+		first30ftGrains: z.number().meta({ description: 'A short level tip left out, as the standard has it.' }),
+		nearestClass: z.number().int(),
+		offGrains: z.number(),
+		withinTolerance: z.boolean()
+	})
+	.meta({ id: 'LineResponse' });
+
+const colour = z.string().regex(/^#[0-9a-f]{6}$/i);
+export const ContrastRequest = z.strictObject({ one: colour, other: colour }).meta({ id: 'ContrastRequest' });
+export const ContrastResponse = z
+	.object({ deltaE: z.number().meta({ description: 'CIEDE2000.' }), seen: z.enum(['clear', 'fair', 'poor']) })
+	.meta({ id: 'ContrastResponse' });
+
+export const CutsRequest = z
+	.strictObject({
+		lengthM: z.number().min(0).max(100_000),
+		knots: z.array(z.enum(['arbor', 'loops', 'nail', 'albright'])).max(4)
+	})
+	.meta({ id: 'CutsRequest' });
+export const CutsResponse = z
+	.object({ cutM: z.number(), knotsM: z.number(), buyM: z.array(z.number()), leftoverM: z.number() })
+	.meta({ id: 'CutsResponse' });

@@ -44,6 +44,16 @@ export const SpoolInput = z
 			description:
 				'In place of measures. Rim and width may be given with it; what is missing is estimated from the shape of an ordinary mid-arbor spool.'
 		}),
+		fill: z
+			.strictObject({
+				lineClass: z.string().max(20).optional(),
+				sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
+				backing: z.string().max(40),
+				lengthM,
+				gapMm: z.number().min(0).max(1000)
+			})
+			.optional()
+			.meta({ description: 'In place of measures: what is on the spool now, and the gap it leaves.' }),
 		makersAllowance: z
 			.number()
 			.min(0)
@@ -69,6 +79,21 @@ export const ComponentInput = z
 			.max(40)
 			.optional()
 			.meta({ description: 'polyester-20 and so on, in place of a diameter.' }),
+		wraps: z
+			.strictObject({ count: z.number().int().min(1).max(1000), widthMm: strandMm })
+			.optional()
+			.meta({ description: 'So many wraps side by side take this width, in place of a diameter.' }),
+		weighed: z
+			.strictObject({ massG: z.number().positive().max(10_000), lengthM })
+			.optional()
+			.meta({ description: 'A measured length and its mass, in place of a diameter; needs densityGPerCm3.' }),
+		densityGPerCm3: z.number().min(0.1).max(20).optional(),
+		massG: z
+			.number()
+			.positive()
+			.max(1000)
+			.optional()
+			.meta({ description: 'With lineClass: the whole line was weighed, and its bulk follows.' }),
 		sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
 		lineClass: z
 			.string()

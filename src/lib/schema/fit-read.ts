@@ -1,14 +1,18 @@
 import {
 	BACKING_LAY_EFFICIENCY,
 	DEFAULT_MAKERS_ALLOWANCE,
+	DENSITIES,
+	diameterOfMass,
 	fail,
 	findMaterial,
 	isKnown,
+	knownFillSource,
 	level,
 	LINE_LAY_EFFICIENCY,
 	ok,
 	parseLineClass,
 	ratedSource,
+	scaleToMass,
 	shortestLengthMm,
 	taperOf,
 	under,
@@ -23,7 +27,7 @@ import {
 	type SpoolSource
 } from '$lib/core';
 import type { z } from 'zod';
-import type { ComponentInput, FitRequest, RatingInput, SpoolInput } from './fit-api';
+import type { ComponentInput, FitRequest, RatingInput, SectionInput, SpoolInput } from './fit-api';
 
 /** The gap kept when none is asked for: "a little space". Common practice: 4–5 mm. */
 export const DEFAULT_GAP_MM = 4;
@@ -48,18 +52,33 @@ function readLine(lineClass: string, lengthMm?: number): Result<LineSection[]> {
 	return ok(taperOf(parsed.value, lengthMm));
 }
 
-function readDiameter(input: {
-	material?: string | undefined;
-	diameterMm?: number | undefined;
-}): Result<number> {
+function readDiameter(input: z.infer<typeof ComponentInput>): Result<number> {
 	if (input.diameterMm !== undefined) return ok(input.diameterMm);
+	if (input.wraps) return ok(input.wraps.widthMm / input.wraps.count);
+	if (input.weighed) {
+		if (input.densityGPerCm3 === undefined)
+			return fail({ code: 'needs_one_of', fields: ['densityGPerCm3'] }, ['densityGPerCm3']);
+		const { massG, lengthM } = input.weighed;
+		return ok(diameterOfMass(massG, lengthM * 1000, input.densityGPerCm3));
+	}
 	const material = findMaterial(input.material ?? '');
 	return material.ok
 		? ok(material.value.diameterMm)
 		: { ok: false, issues: under(material.issues, 'material') };
 }
 
-const MAKES_A_STRAND = ['diameterMm', 'material', 'sections', 'lineClass'] as const;
+const MAKES_A_STRAND = ['diameterMm', 'material', 'wraps', 'weighed', 'sections', 'lineClass'] as const;
+
+/** Sections of a class with the bulk of the mass that was put to them, if any. */
+function weighed(sections: LineSection[], input: z.infer<typeof ComponentInput>): LineSection[] {
+	if (input.massG === undefined) return sections;
+	const parsed = parseLineClass(input.lineClass ?? '');
+	const usual = parsed.ok ? DENSITIES[parsed.value.density].gPerCm3 : 1;
+	return scaleToMass(sections, input.massG, input.densityGPerCm3 ?? usual);
+}
+
+const inMm = (sections: readonly z.infer<typeof SectionInput>[]): LineSection[] =>
+	sections.map(({ lengthM, ...diameters }) => ({ lengthMm: lengthM * 1000, ...diameters }));
 
 /** One component. Issues carry paths into it. */
 export function readStrand(input: z.infer<typeof ComponentInput>): Result<Component> {
@@ -73,16 +92,11 @@ export function readStrand(input: z.infer<typeof ComponentInput>): Result<Compon
 	const braid = role === 'backing' || role === 'bed';
 	const layEfficiency = input.layEfficiency ?? (braid ? BACKING_LAY_EFFICIENCY : LINE_LAY_EFFICIENCY);
 	const lengthMm = input.lengthM === undefined ? undefined : input.lengthM * 1000;
-	if (input.sections) {
-		const sections = input.sections.map(({ lengthM, ...diameters }) => ({
-			lengthMm: lengthM * 1000,
-			...diameters
-		}));
-		return ok({ role, layEfficiency, sections });
-	}
+	if (input.sections) return ok({ role, layEfficiency, sections: inMm(input.sections) });
 	if (input.lineClass !== undefined) {
 		const sections = readLine(input.lineClass, lengthMm);
-		return sections.ok ? ok({ role, layEfficiency, sections: sections.value }) : sections;
+		if (!sections.ok) return sections;
+		return ok({ role, layEfficiency, sections: weighed(sections.value, input) });
 	}
 	const diameter = readDiameter(input);
 	if (!diameter.ok) return diameter;
@@ -103,8 +117,11 @@ export function readLineInput(input: z.infer<typeof ComponentInput>): Result<Kno
 		: fail({ code: 'needs_one_of', fields: ['lineClass', 'sections', 'lengthM'] });
 }
 
-function readRating(input: z.infer<typeof RatingInput>): Result<Rating> {
-	const line = readLine(input.lineClass);
+function readRating(
+	input: z.infer<typeof RatingInput>,
+	sections?: readonly z.infer<typeof SectionInput>[]
+): Result<Rating> {
+	const line = sections ? ok(inMm(sections)) : readLine(input.lineClass);
 	const backing = findMaterial(input.backing);
 	const issues: Issue[] = [
 		...(line.ok ? [] : line.issues),
@@ -119,31 +136,56 @@ function readRating(input: z.infer<typeof RatingInput>): Result<Rating> {
 		: { ok: false, issues };
 }
 
+type SpoolShape = z.infer<typeof SpoolInput>;
+
+function readFill(
+	fill: NonNullable<SpoolShape['fill']>,
+	measured: Pick<SpoolShape, 'rimDiameterMm' | 'widthMm' | 'frameDiameterMm'>
+): Result<SpoolSource> {
+	const { gapMm, sections, lineClass, ...rest } = fill;
+	const made = given(fill, ['lineClass', 'sections']);
+	if (made.length === 0) return fail({ code: 'needs_one_of', fields: ['lineClass', 'sections'] }, ['fill']);
+	if (made.length > 1) return fail({ code: 'conflicting_fields', fields: made }, ['fill', made[1]!]);
+	const read = readRating({ ...rest, lineClass: lineClass ?? '' }, sections);
+	if (!read.ok) return { ok: false, issues: under(read.issues, 'fill') };
+	const { rimDiameterMm, widthMm, frameDiameterMm } = measured;
+	return ok(knownFillSource({ fill: read.value, gapMm, rimDiameterMm, widthMm, frameDiameterMm }));
+}
+
+function readProfile(
+	{ rimDiameterMm, widthMm, frameDiameterMm }: SpoolShape,
+	profile: NonNullable<SpoolShape['profile']>
+): Result<SpoolSource> {
+	const rim = profile.at(-1)?.diameterMm;
+	if (widthMm !== undefined)
+		return fail({ code: 'conflicting_fields', fields: ['profile', 'widthMm'] }, ['widthMm']);
+	if (rimDiameterMm !== undefined && rim !== rimDiameterMm)
+		return fail({ code: 'conflicting_fields', fields: ['profile', 'rimDiameterMm'] }, ['rimDiameterMm']);
+	const points = profile.map((point) => ({ radiusMm: point.diameterMm / 2, widthMm: point.widthMm }));
+	return ok({ kind: 'profile', profile: points, frameDiameterMm });
+}
+
 /** Ways to describe a spool, and what each needs. */
 export function readSpool(input: z.infer<typeof SpoolInput>): Result<SpoolSource> {
-	const { rimDiameterMm, arborDiameterMm, widthMm, frameDiameterMm, profile, ratings } = input;
-	const ways = given(input, ['profile', 'ratings', 'arborDiameterMm']);
+	const { rimDiameterMm, arborDiameterMm, widthMm, frameDiameterMm, profile, ratings, fill } = input;
+	const ways = given(input, ['profile', 'ratings', 'fill', 'arborDiameterMm']);
 	if (ways.length > 1) return fail({ code: 'conflicting_fields', fields: ways }, [ways[1]!]);
-	if (profile) {
-		const rim = profile.at(-1)?.diameterMm;
-		if (widthMm !== undefined)
-			return fail({ code: 'conflicting_fields', fields: ['profile', 'widthMm'] }, ['widthMm']);
-		if (rimDiameterMm !== undefined && rim !== rimDiameterMm)
-			return fail({ code: 'conflicting_fields', fields: ['profile', 'rimDiameterMm'] }, ['rimDiameterMm']);
-		const points = profile.map((point) => ({ radiusMm: point.diameterMm / 2, widthMm: point.widthMm }));
-		return ok({ kind: 'profile', profile: points, frameDiameterMm });
-	}
+	if (profile) return readProfile(input, profile);
 	if (ratings) {
-		const read = all(ratings.map(readRating), (i) => ['ratings', i]);
+		const read = all(
+			ratings.map((rating) => readRating(rating)),
+			(i) => ['ratings', i]
+		);
 		const makersAllowance = input.makersAllowance ?? DEFAULT_MAKERS_ALLOWANCE;
 		return read.ok
 			? ok(ratedSource({ ratings: read.value, makersAllowance, rimDiameterMm, widthMm, frameDiameterMm }))
 			: read;
 	}
+	if (fill) return readFill(fill, { rimDiameterMm, widthMm, frameDiameterMm });
 	if (rimDiameterMm === undefined || arborDiameterMm === undefined || widthMm === undefined)
 		return fail({
 			code: 'needs_one_of',
-			fields: ['rimDiameterMm with arborDiameterMm and widthMm', 'profile', 'ratings']
+			fields: ['rimDiameterMm with arborDiameterMm and widthMm', 'profile', 'ratings', 'fill']
 		});
 	return ok({ kind: 'measured', rimDiameterMm, arborDiameterMm, widthMm, frameDiameterMm });
 }

@@ -168,92 +168,121 @@ function levelPart(
 	return { ...common, sections: [level(lengthMm, strand.diameterMm)] };
 }
 
-function readPart(
-	asked: Asked & { id: string },
-	fill: FillForm,
-	units: UnitSystem,
-	reader: Reader,
-	path: Path
-): Part {
-	const { id, role, made, note, solve } = asked;
-	const braid = role === 'backing' || role === 'bed';
-	const own = braid ? reader.take(readLay(fill.lay, ['fill', 'lay']), undefined) : undefined;
-	const usual = braid ? WINDING_HANDS[fill.winding].layEfficiency : LINE_LAY_EFFICIENCY;
-	const layEfficiency = own?.layEfficiency ?? usual;
-	if (solve && made.way !== 'material' && made.way !== 'level')
-		reader.take(fail({ code: 'only_level_is_solved' }, [...path, 'length']), undefined);
-	const named = (label: string, short: string): { id: string; role: Role; label: string; short: string } => ({
-		id,
-		role,
-		label: note || label,
-		short: note || short
-	});
+/** Where a component is read, and with what. */
+interface Reading {
+	readonly fill: FillForm;
+	readonly units: UnitSystem;
+	readonly reader: Reader;
+	readonly path: Path;
+}
+
+/** What a way of knowing gives; names and place are put to it afterwards. */
+type Known = Omit<Part, 'id' | 'role'>;
+type MadeBy<W extends Made['way']> = Extract<Made, { way: W }>;
+
+/** η of a component, and its own 1σ where the person has one for backing. */
+function layOf(role: Role, { fill, reader }: Reading): { layEfficiency: number; share?: number } {
+	if (role !== 'backing' && role !== 'bed') return { layEfficiency: LINE_LAY_EFFICIENCY };
+	const own = reader.take(readLay(fill.lay, ['fill', 'lay']), undefined);
+	return own ?? { layEfficiency: WINDING_HANDS[fill.winding].layEfficiency };
+}
+
+function knownByMaterial(asked: Asked, made: MadeBy<'material'>, reading: Reading): Known {
+	const { units, reader, path } = reading;
+	const { material, ...strand } = readMaterial(made, units, reader, path);
+	const { layEfficiency, share } = layOf(asked.role, reading);
+	// A lay that was learnt goes with the nominal diameter: the doubt about that is in it already.
+	const spreads =
+		share === undefined || asked.role !== 'backing'
+			? strand.spreads
+			: { diameterShare: 0, bulkShare: 0, layShare: share };
+	return {
+		label: material?.label ?? roleName(asked.role),
+		short: material?.short ?? ROLE_NAMES[asked.role],
+		component: levelPart(asked, { ...strand, spreads }, layEfficiency, units, reader, path),
+		densityGPerCm3: material?.density.gPerCm3 ?? 1,
+		...(material && { material })
+	};
+}
+
+function knownByDiameter(asked: Asked, made: MadeBy<'level'>, reading: Reading): Known {
+	const { units, reader, path } = reading;
+	const density = strandDensity(made.density);
+	const at = [...path, 'made', 'diameter'];
+	const read = readStrandField(made.diameter, smallUnit(units), density, at);
+	const typed = reader.take(read, undefined);
+	if (read.ok && !typed) reader.take(fail({ code: 'missing_value' }, at), undefined);
+	const strand = strandOf(typed?.diameterMm ?? 1, typed?.share);
+	const { layEfficiency } = layOf(asked.role, reading);
+	return {
+		label: roleName(asked.role),
+		short: ROLE_NAMES[asked.role],
+		component: levelPart(asked, strand, layEfficiency, units, reader, path),
+		densityGPerCm3: density.gPerCm3
+	};
+}
+
+function knownByClass(asked: Asked, made: MadeBy<'class'> | MadeBy<'weighed'>, reading: Reading): Known {
+	const { units, reader, path } = reading;
+	const shape = readClass(made.class, asked.length, units, reader, path);
+	const densityGPerCm3 = DENSITIES[made.class.density].gPerCm3;
+	const { layEfficiency } = layOf(asked.role, reading);
+	const common = { role: asked.role, layEfficiency };
+	const named = {
+		label: lineLabel(made.class),
+		short: lineCode(made.class),
+		line: made.class,
+		densityGPerCm3
+	};
+	if (made.way === 'class') return { ...named, component: { ...common, sections: shape } };
+	const mass = readMass(made.mass, [...path, 'made', 'mass']);
+	const grams = reader.take(mass, 1);
+	const sections = scaleToMass(shape, grams, densityGPerCm3);
+	return { ...named, component: { ...common, sections, spreads: { bulkShare: WEIGHED_BULK_SHARE } } };
+}
+
+function knownByTable(asked: Asked, made: MadeBy<'table'>, reading: Reading): Known {
+	const { units, reader, path } = reading;
+	const { role } = asked;
+	const sections = readTable(made.rows, units, reader, [...path, 'made']);
+	const line = classOf(sections, made.density);
+	const { layEfficiency } = layOf(role, reading);
+	return {
+		label: `${roleName(role)}, about #${line.number}`,
+		short: `${ROLE_NAMES[role]} #${line.number}`,
+		component: { role, layEfficiency, sections, spreads: { bulkShare: TABLE_BULK_SHARE } },
+		densityGPerCm3: DENSITIES[made.density].gPerCm3,
+		line
+	};
+}
+
+function knownBy(asked: Asked, reading: Reading): Known {
+	const { made } = asked;
 	switch (made.way) {
-		case 'material': {
-			const { material, ...strand } = readMaterial(made, units, reader, path);
-			const hand = role === 'backing' ? own?.share : undefined;
-			// A lay that was learnt goes with the nominal diameter: the doubt about that is in it already.
-			const spreads =
-				hand === undefined ? strand.spreads : { diameterShare: 0, bulkShare: 0, layShare: hand };
-			const component = levelPart(asked, { ...strand, spreads }, layEfficiency, units, reader, path);
-			return {
-				...named(material?.label ?? roleName(role), material?.short ?? ROLE_NAMES[role]),
-				component,
-				densityGPerCm3: material?.density.gPerCm3 ?? 1,
-				...(material && { material })
-			};
-		}
-		case 'level': {
-			const density = strandDensity(made.density);
-			const at = [...path, 'made', 'diameter'];
-			const read = readStrandField(made.diameter, smallUnit(units), density, at);
-			const typed = reader.take(read, undefined);
-			if (read.ok && !typed) reader.take(fail({ code: 'missing_value' }, at), undefined);
-			const strand = strandOf(typed?.diameterMm ?? 1, typed?.share);
-			return {
-				...named(roleName(role), ROLE_NAMES[role]),
-				component: levelPart(asked, strand, layEfficiency, units, reader, path),
-				densityGPerCm3: density.gPerCm3
-			};
-		}
+		case 'material':
+			return knownByMaterial(asked, made, reading);
+		case 'level':
+			return knownByDiameter(asked, made, reading);
 		case 'class':
-		case 'weighed': {
-			const shape = readClass(made.class, asked.length, units, reader, path);
-			const densityGPerCm3 = DENSITIES[made.class.density].gPerCm3;
-			const mass =
-				made.way === 'weighed'
-					? reader.take(readMass(made.mass, [...path, 'made', 'mass']), undefined as never)
-					: undefined;
-			const sections = mass === undefined ? shape : scaleToMass(shape, mass, densityGPerCm3);
-			return {
-				...named(lineLabel(made.class), lineCode(made.class)),
-				component: {
-					role,
-					layEfficiency,
-					sections,
-					...(mass !== undefined && { spreads: { bulkShare: WEIGHED_BULK_SHARE } })
-				},
-				densityGPerCm3,
-				line: made.class
-			};
-		}
-		case 'table': {
-			const sections = readTable(made.rows, units, reader, [...path, 'made']);
-			const line = classOf(sections, made.density);
-			return {
-				...named(`${roleName(role)}, about #${line.number}`, `${ROLE_NAMES[role]} #${line.number}`),
-				component: { role, layEfficiency, sections, spreads: { bulkShare: TABLE_BULK_SHARE } },
-				densityGPerCm3: DENSITIES[made.density].gPerCm3,
-				line
-			};
-		}
+		case 'weighed':
+			return knownByClass(asked, made, reading);
+		case 'table':
+			return knownByTable(asked, made, reading);
 	}
+}
+
+function readPart(asked: Asked & { id: string }, reading: Reading): Part {
+	const { id, role, made, note, solve } = asked;
+	if (solve && made.way !== 'material' && made.way !== 'level')
+		reading.reader.take(fail({ code: 'only_level_is_solved' }, [...reading.path, 'length']), undefined);
+	const known = knownBy(asked, reading);
+	return { ...known, id, role, label: note || known.label, short: note || known.short };
 }
 
 /** Reads every component of the stack; issues go to `reader` with the path of their field. */
 export const readParts = (fill: FillForm, units: UnitSystem, reader: Reader): Part[] =>
 	fill.stack.map((component: ComponentForm, i) =>
-		readPart(component, fill, units, reader, ['fill', 'stack', i])
+		readPart(component, { fill, units, reader, path: ['fill', 'stack', i] })
 	);
 
 /** Reads what goes on in the place of a component. */
@@ -265,7 +294,7 @@ export function readSwap(
 	reader: Reader,
 	path: Path
 ): Part {
-	return readPart({ ...swap, role, solve: false }, fill, units, reader, path);
+	return readPart({ ...swap, role, solve: false }, { fill, units, reader, path });
 }
 
 /** Only one length can be looked for; the second is named. */

@@ -29,6 +29,7 @@ import {
 	type Result,
 	type ReverseFillReading,
 	type Spool,
+	type SpoolSource,
 	type Spreads,
 	type Stack,
 	type Verdict
@@ -164,51 +165,82 @@ function swapsOf(
 	});
 }
 
-/**
- * Works a set-up out: what was typed, through the core, to the answers and the judgement.
- * Issues carry the path of the field in the form.
- */
-export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
-	const { spool: spoolForm, fill } = form;
-	const reader = new Reader();
-	const source = readSource(spoolForm, units, reader);
-	const parts = readParts(fill, units, reader);
+/** A form as it was read: quantities, no longer text. */
+interface Read {
+	readonly source: SpoolSource;
+	readonly parts: readonly Part[];
+	readonly gapMm: number;
+	readonly leaderMm: number;
+	readonly spreads: Spreads;
+	readonly halfFitMm: number | undefined;
+	readonly reverseTurns: number | undefined;
+	/** Place of the component that is looked for; −1 when none. */
+	readonly open: number;
+}
+
+function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: Reader): Read {
 	const small = smallUnit(units);
+	const source = readSource(spool, units, reader);
+	const parts = readParts(fill, units, reader);
 	const gapMm = reader.take(readField(fill.gap, small, BOUNDS.gap, ['fill', 'gap']), 0);
 	const leader = readField(fill.leader, leaderUnit(units), BOUNDS.leader, ['fill', 'leader']);
 	const leaderMm = reader.take(leader, 0);
 	const spreads = readSpreads(fill.spreads, units, reader);
 	const halfFit = readOptional(fill.halfFit, small, BOUNDS.depth, ['fill', 'halfFit']);
 	const halfFitMm = reader.take(halfFit, undefined);
-	const reverseTurns =
-		fill.reverseTurns.trim() === ''
-			? undefined
-			: reader.take(readTurns(fill.reverseTurns, ['fill', 'reverseTurns']), undefined);
-	const open = reader.take(checkOpen(fill), -1);
+	const turns =
+		fill.reverseTurns.trim() === '' ? ok(undefined) : readTurns(fill.reverseTurns, REVERSE_FIELD['turns']!);
+	const reverseTurns = reader.take<number | undefined>(turns, undefined);
+	return {
+		source,
+		parts,
+		gapMm,
+		leaderMm,
+		spreads,
+		halfFitMm,
+		reverseTurns,
+		open: reader.take(checkOpen(fill), -1)
+	};
+}
+
+/** The stack as it is typed, or as it was seen to lie when half-fit or reverse fill were done. */
+function stackOf(read: Read, stopIndex: number, spool: Spool): Result<{ stack: Stack; seen: boolean }> {
+	const { parts, halfFitMm, reverseTurns, gapMm, open, spreads } = read;
+	const typed: Stack = parts.map(({ component }) => component);
+	if (halfFitMm === undefined || stopIndex < 0 || stopIndex + 1 >= typed.length)
+		return ok({ stack: typed, seen: false });
+	const half = halfFitted(typed, stopIndex + 1, spool, halfFitMm, spreads);
+	if (!half.ok) return half;
+	if (reverseTurns === undefined || open < 0) return ok({ stack: half.value, seen: true });
+	const reading = { lineDepthMm: halfFitMm, turns: reverseTurns, gapMm };
+	const reversed = reverseFilled(half.value, open, spool, reading);
+	return reversed.ok ? ok({ stack: reversed.value, seen: true }) : reversed;
+}
+
+/**
+ * Works a set-up out: what was typed, through the core, to the answers and the judgement.
+ * Issues carry the path of the field in the form.
+ */
+export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
+	const reader = new Reader();
+	const read = readForm(form, units, reader);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
+	const { source, parts, gapMm, spreads, leaderMm, open } = read;
 
 	const known = spoolOf(source);
 	if (!known.ok) return { ok: false, issues: atField(known.issues, FIRST_FIELD[source.kind]) };
 	const { spool } = known.value;
 	const stopIndex = open >= 0 ? open : parts.findLastIndex(({ role }) => role === 'backing');
-	const typed: Stack = parts.map(({ component }) => component);
-	const useHalf = halfFitMm !== undefined && stopIndex >= 0 && stopIndex + 1 < typed.length;
-	const stack = useHalf ? halfFitted(typed, stopIndex + 1, spool, halfFitMm, spreads) : ok(typed);
-	if (!stack.ok) return stack;
-	const reading = { lineDepthMm: halfFitMm ?? 0, turns: reverseTurns ?? 0, gapMm };
-	const reversed =
-		useHalf && reverseTurns !== undefined && open >= 0
-			? reverseFilled(stack.value, open, spool, reading)
-			: stack;
-	if (!reversed.ok) return reversed;
+	const lying = stackOf(read, stopIndex, spool);
+	if (!lying.ok) return lying;
 
-	const problem: Problem = { source, gapMm, stack: reversed.value };
+	const problem: Problem = { source, gapMm, stack: lying.value.stack };
 	const fit = solveFit(spool, problem.stack, gapMm);
 	if (!fit.ok) return { ok: false, issues: atField(fit.issues, ['fill', 'gap']) };
 	const estimate = firstOrder(problem, fit.value, spreads);
 	const line = parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? ORDINARY;
-	const wound = knownStack(problem.stack, fit.value);
-	const swaps = swapsOf(fill, spool, wound, units, reader);
+	const stack = knownStack(problem.stack, fit.value);
+	const swaps = swapsOf(form.fill, spool, stack, units, reader);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const material = parts[stopIndex]?.material;
 	return ok({
@@ -219,12 +251,12 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 		spreads,
 		verdict: judge(problem, fit.value, estimate, line),
 		parts,
-		stack: wound,
+		stack,
 		stopIndex,
 		line,
 		...(material && { material }),
 		swaps,
 		leaderMm,
-		halfFitted: useHalf
+		halfFitted: lying.value.seen
 	});
 }

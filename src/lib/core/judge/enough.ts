@@ -1,11 +1,11 @@
 import { spoolOf } from '../calibrate/source';
 import { solveFit, type Fit } from '../fit/solve';
-import { isKnown } from '../fit/stack';
+import { isKnown, type UnknownComponent } from '../fit/stack';
 import { rearLengthOfVolume } from '../fit/wind';
 import { BACKING_MATERIALS, type BackingMaterial } from '../line/material';
-import { crossSectionMm2 } from '../line/sections';
+import { crossSectionMm2, totalLengthMm } from '../line/sections';
 import { packingFraction } from '../packing/packing';
-import { volumeToRadius, radiusAtVolume } from '../spool';
+import { radiusAtVolume, volumeToRadius, type Spool } from '../spool';
 import type { Problem } from '../uncertainty/inputs';
 import { toMm } from '../units/units';
 import { TIGHT_GAP_MM } from './judge';
@@ -25,50 +25,61 @@ export type MoreBacking =
 	| { kind: 'smaller-gap'; gapMm: number; lengthMm: number }
 	| { kind: 'shorter-line'; cutMm: number };
 
+/** What is there to work with: the open component, its spool, and how much space is missing. */
+interface Shortage {
+	readonly problem: Problem;
+	readonly spool: Spool;
+	readonly index: number;
+	readonly open: UnknownComponent;
+	readonly leastMm: number;
+	readonly missingMm3: number;
+}
+
+/** The thickest backing that is thin enough. */
+function thinner({ problem, spool, index, open, leastMm }: Shortage): MoreBacking | undefined {
+	for (const material of [...BACKING_MATERIALS].sort((a, b) => b.diameterMm - a.diameterMm)) {
+		if (material.slug.startsWith('mono') || material.diameterMm >= open.diameterMm) continue;
+		const stack = problem.stack.with(index, { ...open, diameterMm: material.diameterMm });
+		const fit = solveFit(spool, stack, problem.gapMm);
+		const lengthMm = fit.ok && fit.value.fits ? (fit.value.solved?.lengthMm ?? 0) : 0;
+		if (lengthMm >= leastMm) return { kind: 'thinner-backing', material, lengthMm };
+	}
+	return undefined;
+}
+
+/** The widest gap that leaves the space; none below what "just clears". */
+function narrower({ problem, spool, leastMm, missingMm3 }: Shortage): MoreBacking | undefined {
+	const surfaceMm = Math.max(spool.gapFromRadiusMm - problem.gapMm, spool.arborRadiusMm);
+	const gapMm = spool.gapFromRadiusMm - radiusAtVolume(spool, volumeToRadius(spool, surfaceMm) + missingMm3);
+	return gapMm >= TIGHT_GAP_MM ? { kind: 'smaller-gap', gapMm, lengthMm: leastMm } : undefined;
+}
+
+/** Line off its rear: the running line can be cut, the head cannot. */
+function shorter({ problem, missingMm3 }: Shortage): MoreBacking | undefined {
+	const line = problem.stack.findLast((c) => isKnown(c) && c.role === 'line');
+	if (!line || !isKnown(line)) return undefined;
+	const cutMm = rearLengthOfVolume(line.sections, missingMm3 * packingFraction(line.layEfficiency));
+	return cutMm < 0.5 * totalLengthMm(line.sections) ? { kind: 'shorter-line', cutMm } : undefined;
+}
+
 /**
  * What would bring the open length of a problem to `leastMm`: the least change of each kind that does.
  * Empty when there is enough already, or nothing to solve.
  */
 export function waysToEnough(problem: Problem, planned: Fit, leastMm: number): MoreBacking[] {
-	const { solved } = planned;
+	const { solved, fits } = planned;
 	const built = spoolOf(problem.source);
-	if (!solved || !built.ok || (planned.fits && solved.lengthMm >= leastMm)) return [];
-	const { spool } = built.value;
+	if (!solved || !built.ok || (fits && solved.lengthMm >= leastMm)) return [];
 	const open = problem.stack[solved.index]!;
 	if (isKnown(open)) return [];
-	const ways: MoreBacking[] = [];
-
-	for (const material of [...BACKING_MATERIALS].sort((a, b) => b.diameterMm - a.diameterMm)) {
-		if (material.slug.startsWith('mono') || material.diameterMm >= open.diameterMm) continue;
-		const stack = problem.stack.with(solved.index, { ...open, diameterMm: material.diameterMm });
-		const fit = solveFit(spool, stack, problem.gapMm);
-		const lengthMm = fit.ok && fit.value.fits ? (fit.value.solved?.lengthMm ?? 0) : 0;
-		if (lengthMm >= leastMm) {
-			ways.push({ kind: 'thinner-backing', material, lengthMm });
-			break;
-		}
-	}
-
+	const { spool } = built.value;
 	const perMm = crossSectionMm2(open.diameterMm) / packingFraction(open.layEfficiency);
-	const missingMm3 = (leastMm - (planned.fits ? solved.lengthMm : 0)) * perMm;
-	const overMm3 = planned.fits
-		? 0
-		: volumeToRadius(spool, planned.layers.at(-1)!.outerRadiusMm) -
-			volumeToRadius(spool, Math.max(spool.gapFromRadiusMm - problem.gapMm, spool.arborRadiusMm));
 	const surfaceMm = Math.max(spool.gapFromRadiusMm - problem.gapMm, spool.arborRadiusMm);
-	const fullMm = radiusAtVolume(spool, volumeToRadius(spool, surfaceMm) + missingMm3 + overMm3);
-	const gapMm = spool.gapFromRadiusMm - fullMm;
-	if (gapMm >= TIGHT_GAP_MM) ways.push({ kind: 'smaller-gap', gapMm, lengthMm: leastMm });
-
-	const line = problem.stack.findLast((c) => isKnown(c) && c.role === 'line');
-	if (line && isKnown(line)) {
-		const cutMm = rearLengthOfVolume(
-			line.sections,
-			(missingMm3 + overMm3) * packingFraction(line.layEfficiency)
-		);
-		const wholeMm = line.sections.reduce((sum, s) => sum + s.lengthMm, 0);
-		// The running line can be cut; the head cannot.
-		if (cutMm < 0.5 * wholeMm) ways.push({ kind: 'shorter-line', cutMm });
-	}
-	return ways;
+	// What the line alone stands too high has to go as well.
+	const overMm3 = fits
+		? 0
+		: volumeToRadius(spool, planned.layers.at(-1)!.outerRadiusMm) - volumeToRadius(spool, surfaceMm);
+	const missingMm3 = (leastMm - (fits ? solved.lengthMm : 0)) * perMm + overMm3;
+	const shortage: Shortage = { problem, spool, index: solved.index, open, leastMm, missingMm3 };
+	return [thinner(shortage), narrower(shortage), shorter(shortage)].filter((way) => way !== undefined);
 }

@@ -34,5 +34,5 @@ export function cutFor(lengthMm: number, knots: readonly (Joint | 'arbor')[]): C
 		buyMm.push(size);
 		left -= size;
 	}
-	return { cutMm, knotsMm, buyMm, leftoverMm: -left };
+	return { cutMm, knotsMm, buyMm, leftoverMm: Math.max(-left, 0) };
 }

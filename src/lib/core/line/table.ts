@@ -105,6 +105,41 @@ function rowsOfPoints(
 	return rows.length > 0 ? ok(rows) : fail({ code: 'taper_unknown_columns' });
 }
 
+/** What columns without a header can only mean, by their number. */
+const COLUMNS_OF: Partial<Record<number, Columns>> = {
+	2: { kind: 'points', at: 0, diameter: 1 },
+	3: { kind: 'lengths', length: 0, start: 1, end: 2 },
+	4: { kind: 'places', from: 0, to: 1, start: 2, end: 3 }
+};
+
+function rowsOf(
+	cells: readonly (readonly string[])[],
+	columns: Columns,
+	header: readonly string[] | undefined,
+	units: { long: LengthUnit; small: LengthUnit }
+): Result<TaperRow[]> {
+	const used = (long: number, small: number): readonly [LengthUnit, LengthUnit] => [
+		unitIn(header?.[long], units.long),
+		unitIn(header?.[small], units.small)
+	];
+	switch (columns.kind) {
+		case 'places':
+			return rowsOfPlaces(cells, columns, used(columns.from, columns.start));
+		case 'points':
+			return rowsOfPoints(cells, columns, used(columns.at, columns.diameter));
+		case 'lengths': {
+			const [long, small] = used(columns.length, columns.start);
+			return ok(
+				cells.map((row) => ({
+					length: cell(row, columns.length, long),
+					start: cell(row, columns.start, small),
+					end: cell(row, columns.end, small)
+				}))
+			);
+		}
+	}
+}
+
 /**
  * Reads the cells of a maker's taper table, with or without a header: section lengths and their two
  * diameters, places from and to, or points of distance and diameter. Rear end first, unless `frontFirst`.
@@ -120,36 +155,9 @@ export function readTaperTable(
 	const filled = table.filter((row) => row.some((text) => text.trim() !== ''));
 	const header = filled[0] && isHeader(filled[0]) ? filled[0] : undefined;
 	const cells = header ? filled.slice(1) : filled;
-	const widest = Math.max(0, ...cells.map((row) => row.length));
-	const columns: Columns | undefined = header
-		? columnsOf(header)
-		: widest === 2
-			? { kind: 'points', at: 0, diameter: 1 }
-			: widest === 3
-				? { kind: 'lengths', length: 0, start: 1, end: 2 }
-				: widest === 4
-					? { kind: 'places', from: 0, to: 1, start: 2, end: 3 }
-					: undefined;
+	const columns = header ? columnsOf(header) : COLUMNS_OF[Math.max(0, ...cells.map((row) => row.length))];
 	if (!columns || cells.length === 0) return fail({ code: 'taper_unknown_columns' });
-	const at = (index: number): string | undefined => header?.[index];
-	const used: readonly [LengthUnit, LengthUnit] =
-		columns.kind === 'lengths'
-			? [unitIn(at(columns.length), units.long), unitIn(at(columns.start), units.small)]
-			: columns.kind === 'places'
-				? [unitIn(at(columns.from), units.long), unitIn(at(columns.start), units.small)]
-				: [unitIn(at(columns.at), units.long), unitIn(at(columns.diameter), units.small)];
-	const rows =
-		columns.kind === 'places'
-			? rowsOfPlaces(cells, columns, used)
-			: columns.kind === 'points'
-				? rowsOfPoints(cells, columns, used)
-				: ok(
-						cells.map((row) => ({
-							length: cell(row, columns.length, used[0]),
-							start: cell(row, columns.start, used[1]),
-							end: cell(row, columns.end, used[1])
-						}))
-					);
+	const rows = rowsOf(cells, columns, header, units);
 	if (!rows.ok || !frontFirst) return rows;
 	return ok(rows.value.reverse().map(({ length, start, end }) => ({ length, start: end, end: start })));
 }

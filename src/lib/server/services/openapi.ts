@@ -48,6 +48,11 @@ const ASKED = {
 		ask.SharedBackingResponse
 	),
 	'/api/methods': asked('What each method would do here', ask.MethodsRequest, ask.MethodsResponse),
+	'/api/reverse-fill': asked('Line first, backing over it', ask.ReverseFillRequest, ask.ReverseFillResponse),
+	'/api/enough': asked('What would make the backing enough', ask.EnoughRequest, ask.EnoughResponse),
+	'/api/line': asked('What a line weighs and comes to', ask.LineRequest, ask.LineResponse),
+	'/api/contrast': asked('Whether a joint of two colours shows', ask.ContrastRequest, ask.ContrastResponse),
+	'/api/cuts': asked('What to buy and cut', ask.CutsRequest, ask.CutsResponse),
 	'/api/runout': asked('Retrieve and drag along a run', ask.RunoutRequest, ask.RunoutResponse)
 };
 

@@ -1,4 +1,4 @@
-import { answerMatch } from '$lib/schema/ask-answer';
+import { answerMatch } from '$lib/schema/ask-lines';
 import { MatchRequest } from '$lib/schema/ask-api';
 import { answering } from '$lib/server/http';
 

@@ -1,4 +1,4 @@
-import { answerSharedBacking } from '$lib/schema/ask-answer';
+import { answerSharedBacking } from '$lib/schema/ask-lines';
 import { SharedBackingRequest } from '$lib/schema/ask-api';
 import { answering } from '$lib/server/http';
 

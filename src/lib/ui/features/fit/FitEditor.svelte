@@ -51,7 +51,6 @@
 	const workout = $derived(fit.workout);
 	const stop = $derived(workout?.fit.layers[workout.stopIndex]);
 	/** The part whose editor is open. */
-	// svelte-ignore state_referenced_locally
 	let selected = $state(fit.form.fill.stack.at(-1)!.id);
 	const items = $derived<ThreadItem[]>(
 		fit.form.fill.stack.map(({ id, role, joint, note }) => {

@@ -41,6 +41,7 @@
 	const unitOf = (column: (typeof COLUMNS)[number]) =>
 		column === 'length' ? longUnit(units) : smallUnit(units);
 
+	const EXAMPLE = 'length (ft), start (mm), end (mm)\n51, 0.90, 0.90\n6, 0.90, 1.25';
 	let pasting = $state(false);
 	let pasted = $state('');
 	let frontFirst = $state(false);
@@ -87,7 +88,7 @@
 		id="taper-{index}"
 		class="figure w-full border border-ink bg-paper p-2 text-[14px]"
 		rows="6"
-		placeholder={'length (ft), start (mm), end (mm)\n51, 0.90, 0.90\n6, 0.90, 1.25'}
+		placeholder={EXAMPLE}
 		bind:value={pasted}
 		onpaste={() => (trouble = undefined)}
 	></textarea>

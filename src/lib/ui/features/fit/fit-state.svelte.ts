@@ -52,9 +52,9 @@ export class FitState {
 
 	/** A new part at the outer end; its id. */
 	addComponent(role: Role): string {
-		const taken = new Set(this.form.fill.stack.map(({ id }) => id));
+		const taken = this.form.fill.stack.map(({ id }) => id);
 		let id: string = role;
-		for (let n = 2; taken.has(id); n++) id = `${role}-${n}`;
+		for (let n = 2; taken.includes(id); n++) id = `${role}-${n}`;
 		this.change(({ fill }) => fill.stack.push(newComponent(id, role)));
 		return id;
 	}
@@ -69,8 +69,7 @@ export class FitState {
 	/** The same parts in another order. */
 	order(ids: readonly string[]): void {
 		this.change(({ fill }) => {
-			const byId = new Map(fill.stack.map((component) => [component.id, component]));
-			fill.stack = ids.flatMap((id) => byId.get(id) ?? []);
+			fill.stack = ids.flatMap((id) => fill.stack.find((component) => component.id === id) ?? []);
 		});
 	}
 

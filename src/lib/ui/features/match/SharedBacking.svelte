@@ -17,7 +17,7 @@
 
 	let chosen = $state<string>();
 	/** The lines that will go on it, with the gap each has to keep as typed. */
-	let wanted = $state<Record<string, string>>({});
+	let wanted = $state<Record<string, string | undefined>>({});
 
 	const spool = $derived(spools.find(({ id }) => id === chosen) ?? spools[0]!);
 	const going = $derived(
@@ -39,8 +39,7 @@
 			: undefined
 	);
 	function toggle(key: string, on: boolean): void {
-		if (on) wanted[key] = '3 mm';
-		else delete wanted[key];
+		wanted[key] = on ? '3 mm' : undefined;
 	}
 </script>
 

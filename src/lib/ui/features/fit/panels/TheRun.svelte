@@ -100,7 +100,6 @@
 
 {#if workout && here}
 	<div bind:clientWidth={width}>
-		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 		<svg
 			viewBox="0 0 {width} {HEIGHT}"
 			{width}

@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { spoolOf } from '../calibrate/source';
+import { castLengthMm } from '../fit/cast';
+import { solveFit, type Fit } from '../fit/solve';
+import { isKnown } from '../fit/stack';
+import { taperOf } from '../line/class';
+import { cutFromRear } from '../line/sections';
+import type { Problem } from '../uncertainty/inputs';
+import { toMm } from '../units/units';
+import { waysToEnough } from './enough';
+import { cutFor, KNOT_ALLOWANCE_MM, RETAIL_YARDS } from './shopping';
+
+const problem = (number: number, gapMm = 4): Problem => ({
+	source: { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 },
+	gapMm,
+	stack: [
+		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
+		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number, density: 'F' }) }
+	]
+});
+const fitOf = ({ source, stack, gapMm }: Problem): Fit => {
+	const spool = spoolOf(source);
+	const fit = spool.ok ? solveFit(spool.value.spool, stack, gapMm) : spool;
+	if (!fit.ok) throw new Error('no fit');
+	return fit.value;
+};
+const length = (p: Problem): number => fitOf(p).solved!.lengthMm;
+
+describe('ways to enough backing', () => {
+	it.each([6, 8, 12])('each, carried out, brings what is wanted: under a #%d', (number) => {
+		const tight = problem(number);
+		const least = (fitOf(tight).fits ? length(tight) : 0) + toMm(12, 'yd');
+		const ways = waysToEnough(tight, fitOf(tight), least);
+		expect(ways.length).toBeGreaterThan(0);
+		for (const way of ways) {
+			const [backing, line] = tight.stack;
+			if (!line || !isKnown(line)) throw new Error('no line');
+			const then: Problem =
+				way.kind === 'thinner-backing'
+					? { ...tight, stack: [{ ...backing!, diameterMm: way.material.diameterMm } as never, line] }
+					: way.kind === 'smaller-gap'
+						? { ...tight, gapMm: way.gapMm }
+						: { ...tight, stack: [backing!, { ...line, sections: cutFromRear(line.sections, way.cutMm) }] };
+			expect(length(then)).toBeGreaterThan(least * 0.999);
+		}
+	});
+	it('takes the thickest backing that is thin enough', () => {
+		const least = length(problem(6)) * 1.2;
+		const thinner = waysToEnough(problem(6), fitOf(problem(6)), least).find(
+			(w) => w.kind === 'thinner-backing'
+		);
+		expect(thinner?.kind === 'thinner-backing' && thinner.material.slug).toBe('gel-spun-65');
+	});
+	it('are none when there is enough, and none that asks for half the line', () => {
+		expect(waysToEnough(problem(6), fitOf(problem(6)), toMm(50, 'yd'))).toEqual([]);
+		const far = waysToEnough(problem(6), fitOf(problem(6)), toMm(900, 'yd'));
+		expect(far).toEqual([]);
+	});
+});
+
+describe('what to buy and cut', () => {
+	it('adds the knots and takes the next size sold', () => {
+		const cut = cutFor(toMm(95, 'yd'), ['arbor', 'loops']);
+		expect(cut.cutMm).toBeCloseTo(toMm(95, 'yd') + KNOT_ALLOWANCE_MM.arbor + KNOT_ALLOWANCE_MM.loops, 9);
+		expect(cut.buyMm).toEqual([toMm(100, 'yd')]);
+		expect(cut.leftoverMm).toBeCloseTo(toMm(100, 'yd') - cut.cutMm, 9);
+	});
+	it('joins spools when one is not enough, and buys nothing for nothing', () => {
+		const most = RETAIL_YARDS.at(-1)!;
+		expect(cutFor(toMm(most + 30, 'yd'), []).buyMm).toEqual([toMm(most, 'yd'), toMm(50, 'yd')]);
+		expect(cutFor(0, ['arbor'])).toEqual({
+			cutMm: 0,
+			knotsMm: KNOT_ALLOWANCE_MM.arbor,
+			buyMm: [],
+			leftoverMm: 0
+		});
+	});
+});
+
+it('a cast is leader, head and tip, and the colours counted', () => {
+	expect(
+		castLengthMm({ frontMm: toMm(38, 'ft'), leaderMm: toMm(12, 'ft'), bandMm: toMm(10, 'ft'), bands: 4.5 })
+	).toBeCloseTo(toMm(95, 'ft'), 9);
+});
