@@ -13,7 +13,7 @@ const PORT = '4199';
 const BASE = `http://127.0.0.1:${PORT}`;
 const OUT = join(root, 'docs/screenshots');
 
-/** name, spool on the rack ('' for the rack itself, a path for a page), place, width, theme */
+/** name, spool on the rack ('' for the rack itself, a path for a page), place, width, theme, tab to open */
 const VIEWS = /** @type {const} */ ([
 	['rack', '', '', 1280, 'light'],
 	['rack-dark', '', '', 1280, 'dark'],
@@ -22,6 +22,12 @@ const VIEWS = /** @type {const} */ ([
 	['fit-dark', 'New arrival, boxed', 'fit', 1280, 'dark'],
 	['fit-narrow', 'Beck reel, grayling', 'fit', 390, 'light'],
 	['fit-new', '/fit/new', '', 1280, 'light'],
+	['fit-sure', 'Tarn reel A, char', 'fit', 1280, 'light', 'How sure'],
+	['fit-ways', 'Tarn reel A, char', 'fit', 1280, 'light', 'Which way'],
+	['fit-run', 'Tarn reel A, char', 'fit', 1280, 'dark', 'The run'],
+	['fit-spey', 'Long rod, sea-run char', 'fit', 1280, 'light', 'Buy, cut, gauge'],
+	['match', '/match', '', 1280, 'light'],
+	['match-narrow', '/match', '', 390, 'dark'],
 	['bench', 'Tarn reel B, sinker', 'bench', 1280, 'light'],
 	['bench-dark', 'Tarn reel B, sinker', 'bench', 1280, 'dark'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench', 390, 'dark']
@@ -45,7 +51,7 @@ try {
 			() => true,
 			() => false
 		);
-	for (const [name, subject, place, width, theme] of VIEWS) {
+	for (const [name, subject, place, width, theme, tab] of VIEWS) {
 		const context = await browser.newContext({ viewport: { width, height: width < 500 ? 844 : 800 } });
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: BASE }]);
 		const page = await context.newPage();
@@ -56,7 +62,12 @@ try {
 		}
 		await page.evaluate(() => document.fonts.ready);
 		await pause(400);
-		await page.screenshot({ path: join(OUT, `${name}.png`) });
+		if (tab) {
+			await page.getByRole('tab', { name: tab }).click();
+			await pause(2500);
+		}
+		// A tab is as tall as it is: the whole page then.
+		await page.screenshot({ path: join(OUT, `${name}.png`), fullPage: tab !== undefined });
 		await context.close();
 		console.log(`docs/screenshots/${name}.png`);
 	}

@@ -10,6 +10,7 @@ const base: JobSetup = {
 	backing: { label: 'Braided polyester, 20 lb', cuts: false },
 	lineLabel: 'Weight-forward 5, floating',
 	sinking: false,
+	head: false,
 	leaderMm: 2743,
 	plan: { lengthMm: 148_000, stopDepthMm: 11.4, turns: 949, gapMm: 4, lineTurns: 129 }
 };
@@ -51,6 +52,20 @@ describe('the steps of a job', () => {
 		expect(text([step(thin, 'arbor')])).toContain('mono');
 		expect(step(thin, 'backing').cautions).toContain('thin-braid');
 		expect(step(base, 'backing').cautions).not.toContain('thin-braid');
+	});
+	it('a bed is what is tied to the arbor, and slippery braid then needs no tape', () => {
+		const bedded = {
+			...base,
+			backing: { label: 'Gel-spun braid, 30 lb', cuts: true },
+			bed: { label: 'Mono bed, 20 lb', lengthMm: 2438 }
+		};
+		expect(step(bedded, 'arbor').title).toContain('bed');
+		expect(text([step(bedded, 'arbor')])).toContain('2438');
+		expect(text([step(bedded, 'arbor')])).not.toContain('tape');
+	});
+	it('a head has an end that goes first', () => {
+		expect(text([step({ ...base, head: true }, 'line')])).toContain('coloured marker');
+		expect(text([step(base, 'line')])).not.toContain('coloured marker');
 	});
 	it('with no room for backing the line goes on the arbor', () => {
 		const keys = jobSteps({ ...base, plan: { ...base.plan, lengthMm: 0 } }).map(({ key }) => key);

@@ -49,6 +49,10 @@ export interface JobSetup {
 	readonly arborTurns: number;
 	readonly joint: Joint;
 	readonly backing: Pick<BackingMaterial, 'label' | 'cuts'>;
+	/** What is wound under the backing, if anything: it is what is tied to the arbor. */
+	readonly bed?: { readonly label: string; readonly lengthMm: number };
+	/** A shooting head goes on: its rear end has to be found. */
+	readonly head: boolean;
 	readonly lineLabel: string;
 	/** Sinking and salt-water lines get more turns in a nail knot. */
 	readonly sinking: boolean;
@@ -120,19 +124,28 @@ const mountStep = (): Step => ({
 	cautions: ['no-fly']
 });
 
-const arborStep = ({ arborTurns, backing }: JobSetup): Step => ({
+const arborStep = ({ arborTurns, backing, bed }: JobSetup): Step => ({
 	key: 'arbor',
-	title: 'Tie the backing to the arbor',
+	title: bed ? 'Tie the bed to the arbor, and wind it on' : 'Tie the backing to the arbor',
 	instructions: [
 		[
 			`Round the arbor ${arborTurns === 1 ? 'once' : `${arborTurns} times`}, an overhand knot round the standing part, and a stopper overhand in the tag.`
 		],
-		...(backing.cuts
+		...(backing.cuts && !bed
 			? [['Gel-spun slips on a bare arbor: begin with 5–8 ft of mono or a layer of tape under it.']]
 			: []),
-		['Moisten, rock it to and fro until it seats, trim to a millimetre or two.']
+		['Moisten, rock it to and fro until it seats, trim to a millimetre or two.'],
+		...(bed
+			? [
+					[
+						`Wind on the bed, level from flange to flange: ${bed.label}, `,
+						{ longMm: bed.lengthMm },
+						'. Join the backing to it with a nail knot or a double uni, tags cut close.'
+					]
+				]
+			: [])
 	],
-	check: ['Pulled hard, the backing turns the spool and does not slide round inside it.'],
+	check: ['Pulled hard, it turns the spool and does not slide round inside it.'],
 	cautions: ['blades']
 });
 
@@ -190,11 +203,18 @@ function jointStep({ joint, sinking, lineLabel }: JobSetup): Step {
 	};
 }
 
-const lineStep = ({ plan, lineLabel }: JobSetup): Step => ({
+const lineStep = ({ plan, lineLabel, head }: JobSetup): Step => ({
 	key: 'line',
 	title: 'Wind the line',
 	instructions: [
 		[`${lineLabel}, under light tension, its spool turning. Even, without coils or crossings.`],
+		...(head
+			? [
+					[
+						"A head's rear end is tagged or carries a coloured marker: that end goes to the running line. Wound on backwards it casts like string."
+					]
+				]
+			: []),
 		['Leave the front end out: the leader goes on next.']
 	],
 	check: [
