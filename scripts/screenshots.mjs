@@ -61,7 +61,7 @@ try {
 			await page.goto(BASE + href?.replace('/fit/', `/${place}/`));
 		}
 		await page.evaluate(() => document.fonts.ready);
-		await pause(400);
+		await pause(subject === '/match' ? 2500 : 400);
 		if (tab) {
 			await page.getByRole('tab', { name: tab }).click();
 			await pause(2500);

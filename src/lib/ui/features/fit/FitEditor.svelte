@@ -19,6 +19,7 @@
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
 	import { SetupStore } from './store.svelte';
+	import WaitingFor from './WaitingFor.svelte';
 
 	interface Props {
 		form: SetupForm;
@@ -186,20 +187,7 @@
 						</span>
 					</div>
 				{:else}
-					<div class="grid min-h-[420px] place-items-center p-8">
-						<div class="max-w-[34ch] space-y-3">
-							<p class="figure text-[22px] leading-snug font-semibold">
-								{fit.form.spool.way === 'rated'
-									? 'Type the figure from the box.'
-									: 'Measure across the rims, across the arbor and between the flanges.'}
-							</p>
-							<p class="text-soft">
-								{fit.form.spool.way === 'rated'
-									? 'The maker says: this line and so many yards of backing. That is enough for a first answer; measuring rim and width makes it yours.'
-									: 'Calipers are best, a rule will do. Type "3 3/8 in" or "85 mm", whichever you read.'}
-							</p>
-						</div>
-					</div>
+					<WaitingFor {fit} />
 				{/if}
 			</div>
 			{#if workout}<Panels {fit} />{/if}

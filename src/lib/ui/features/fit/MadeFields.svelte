@@ -10,7 +10,6 @@
 	import LengthField from './LengthField.svelte';
 	import LineClassFields from './LineClassFields.svelte';
 	import { densityOptions, materialOptions, WAYS, waysOf } from './options';
-	import TaperRows from './TaperRows.svelte';
 
 	/** How something that is wound is known, and how long it is: a part of the stack, or what is swapped for one. */
 	interface Props {
@@ -160,7 +159,9 @@
 		/>
 	</div>
 {:else if made.way === 'table'}
-	<TaperRows {fit} {list} {index} max={MAX_TAPER_ROWS} />
+	{#await import('./TaperRows.svelte') then { default: TaperRows }}
+		<TaperRows {fit} {list} {index} max={MAX_TAPER_ROWS} />
+	{/await}
 {/if}
 {#if made.way === 'material' || made.way === 'level'}
 	<p class="text-[13.5px] text-soft">

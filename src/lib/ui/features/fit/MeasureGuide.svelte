@@ -32,8 +32,8 @@
 		</g>
 		<g stroke="var(--ink)" fill="none">
 			<!-- across the rims: outside jaws on the flange edges -->
-			<path d="M196 10H212M204 10V104" />
-			<path d="M{right + 6} 10H196" stroke="var(--soft)" stroke-dasharray="2 2" />
+			<path d="M222 10H238M230 10V104" />
+			<path d="M{right + 6} 10H222" stroke="var(--soft)" stroke-dasharray="2 2" />
 			<!-- across the arbor -->
 			<path d="M176 {shape === 'dished' ? 62 : 66}H192M184 {shape === 'dished' ? 62 : 66}V104" />
 			<path d="M{inRight} {shape === 'dished' ? 62 : 66}H176" stroke="var(--soft)" stroke-dasharray="2 2" />
@@ -45,7 +45,7 @@
 			{#if shape === 'dished'}<path d="M92 76H108M100 76V104" />{/if}
 		</g>
 		<g class="figure" font-size="10.5" fill="var(--ink)">
-			<text x="216" y="20">rims</text>
+			<text x="234" y="22">rims</text>
 			<text x="188" y="92">arbor</text>
 			<text x="100" y="18" text-anchor="middle">between</text>
 			{#if shape === 'flared'}<text x="100" y="52" text-anchor="middle">at the arbor</text>{/if}

@@ -210,8 +210,8 @@
 				</tbody>
 			</table>
 		</div>
-		<div class="mt-3 flex max-w-lg items-end gap-3">
-			<div class="flex-1">
+		<div class="mt-3 flex max-w-lg flex-wrap items-end gap-3">
+			<div class="min-w-72 flex-1">
 				<LineClassFields value={adding} onchange={(value) => (adding = value as typeof adding)} />
 			</div>
 			<button type="button" class="action-quiet" onclick={add}><Plus size={15} />Compare this line too</button
