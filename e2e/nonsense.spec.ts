@@ -103,3 +103,18 @@ test('addresses that lead nowhere say so', async ({ page }) => {
 		await expect(page.getByRole('link', { name: 'To the rack', exact: true })).toBeVisible();
 	}
 });
+
+test('a head longer than the spool holds: what would work, and nothing lost', async ({ page }) => {
+	await open(page, '/fit/new');
+	await page.getByRole('radio', { name: 'Measured' }).click();
+	await page.getByLabel('Across the rims').fill('70 mm');
+	await page.getByLabel('Across the arbor').fill('44 mm');
+	await page.getByLabel('Between the flanges').fill('16 mm');
+	await page.getByLabel('Begin with a stack').selectOption('Full spey');
+	const judgement = page.locator('[data-answer="judgement"]');
+	await expect(judgement).toContainText('Too much for this spool');
+	await expect(judgement).toContainText(/mm wide/);
+	await expect(page.getByRole('button', { name: /Take it to the bench/ })).toBeDisabled();
+	await page.getByLabel('Across the rims').fill('112 mm');
+	await expect(judgement).toContainText('Fits');
+});

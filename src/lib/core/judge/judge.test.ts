@@ -46,6 +46,14 @@ describe('what a practitioner would say (common practice)', () => {
 		const verdict = verdictOn({ rimDiameterMm: 62, arborDiameterMm: 36, widthMm: 18 }, WF(8));
 		if (verdict.kind !== 'too-big') throw new Error('fits');
 		expect(verdict.excess.lengthMm).toBeGreaterThan(0);
+		expect(verdict.remedies.map(({ kind }) => kind)).toEqual(['lighter-line', 'shorter-line', 'wider-spool']);
+		const wider = verdict.remedies.find((remedy) => remedy.kind === 'wider-spool');
+		const widthMm = wider?.kind === 'wider-spool' ? wider.widthMm : 0;
+		// On a spool that wide it just fits, with nothing under it.
+		const on = (width: number) =>
+			verdictOn({ rimDiameterMm: 62, arborDiameterMm: 36, widthMm: width }, WF(8));
+		expect(on(widthMm * 1.001).kind).toBe('fits');
+		expect(on(widthMm * 0.999).kind).toBe('too-big');
 		const lighter = verdict.remedies.find((remedy) => remedy.kind === 'lighter-line');
 		expect(lighter?.kind === 'lighter-line' && lighter.line.number).toBeLessThan(8);
 	});

@@ -1,7 +1,11 @@
 import { spoolOf } from '../calibrate/source';
 import { solveFit, type Excess, type Fit } from '../fit/solve';
-import { isKnown, type Component } from '../fit/stack';
+import { isKnown, type Component, type Role } from '../fit/stack';
+import { rearLengthOfVolume } from '../fit/wind';
 import { taperOf, type LineClass } from '../line/class';
+import { totalLengthMm } from '../line/sections';
+import { packingFraction } from '../packing/packing';
+import { volumeToRadius } from '../spool';
 import { BACKING_MATERIALS, type BackingMaterial } from '../line/material';
 import type { FirstOrder } from '../uncertainty/first-order';
 import type { Problem } from '../uncertainty/inputs';
@@ -29,7 +33,8 @@ export type Remedy =
 	| { kind: 'thinner-backing'; material: BackingMaterial; lengthMm: number }
 	| { kind: 'smaller-gap'; gapMm: number; lengthMm: number }
 	| { kind: 'no-backing'; gapMm: number }
-	| { kind: 'shorter-line'; cutMm: number }
+	| { kind: 'shorter-line'; role: Role; cutMm: number }
+	| { kind: 'wider-spool'; widthMm: number }
 	| { kind: 'lighter-line'; line: LineClass; lengthMm: number };
 
 export type Verdict =
@@ -70,6 +75,35 @@ function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
 	return remedies.filter(present);
 }
 
+/** Space by which a stack that does not fit is too big for the gap that was wanted, mm³. */
+function overMm3({ source, gapMm }: Problem, fit: Fit): number {
+	const built = spoolOf(source);
+	if (!built.ok) return 0;
+	const { spool } = built.value;
+	const surfaceMm = Math.max(spool.gapFromRadiusMm - gapMm, spool.arborRadiusMm);
+	return volumeToRadius(spool, fit.layers.at(-1)!.outerRadiusMm) - volumeToRadius(spool, surfaceMm);
+}
+
+/** What can be cut is thin line: the rear of a whole line, or a running line. A head stays whole. */
+function shorterLine({ stack }: Problem, spaceMm3: number): Remedy | undefined {
+	const thin = stack.find((c) => c.role === 'running-line') ?? stack.findLast((c) => c.role === 'line');
+	if (!thin || !isKnown(thin)) return undefined;
+	const cutMm = rearLengthOfVolume(thin.sections, spaceMm3 * packingFraction(thin.layEfficiency));
+	return cutMm < 0.7 * totalLengthMm(thin.sections)
+		? { kind: 'shorter-line', role: thin.role, cutMm }
+		: undefined;
+}
+
+/** A spool of the same diameters that would take it. */
+function widerSpool({ source, gapMm }: Problem, spaceMm3: number): Remedy | undefined {
+	const built = spoolOf(source);
+	if (!built.ok) return undefined;
+	const { spool } = built.value;
+	const roomMm3 = volumeToRadius(spool, Math.max(spool.gapFromRadiusMm - gapMm, spool.arborRadiusMm));
+	const rimMm = spool.profile.at(-1)!.widthMm;
+	return roomMm3 > 0 ? { kind: 'wider-spool', widthMm: rimMm * (1 + spaceMm3 / roomMm3) } : undefined;
+}
+
 /** The heaviest lighter line of the same kind that fits over at least its usual backing, or else over any. */
 function lighterLine(problem: Problem, line: LineClass): Remedy | undefined {
 	const candidates = Array.from({ length: line.number - 1 }, (_, i) => line.number - 1 - i).flatMap(
@@ -93,9 +127,11 @@ export function judge(problem: Problem, fit: Fit, estimate: FirstOrder, line: Li
 	if (!fit.fits) {
 		const excess = fit.excess ?? { gapMm: 0, lengthMm: 0 };
 		const tight = fit.gapMm > 0 ? { kind: 'no-backing' as const, gapMm: fit.gapMm } : undefined;
+		const over = overMm3(problem, fit);
 		const remedies = [
 			lighterLine(problem, line),
-			{ kind: 'shorter-line' as const, cutMm: excess.lengthMm },
+			shorterLine(problem, over),
+			widerSpool(problem, over),
 			tight
 		];
 		return { kind: 'too-big', excess, remedies: remedies.filter(present) };

@@ -40,10 +40,12 @@ describe('the judging sentence', () => {
 		);
 	});
 	it('says what would work when the line is too big', () => {
-		const workout = worked(setup(['62 mm', '36 mm', '18 mm'], ({ fill }) => (fill.stack[1] = wf(9))));
-		expect(judgement(workout, 'yd-mm')).toMatch(
-			/^Too much line .* What would work: a WF\dF fits over \d+ yd .* cut \d+ yd off its rear/
+		const far = worked(setup(['62 mm', '36 mm', '18 mm'], ({ fill }) => (fill.stack[1] = wf(9))));
+		expect(judgement(far, 'yd-mm')).toMatch(
+			/^Too much line .* What would work: a WF\dF fits over \d+ yd .* \d+\.\d mm wide/
 		);
+		const near = worked(setup(['70 mm', '36 mm', '18 mm'], ({ fill }) => (fill.stack[1] = wf(7))));
+		expect(judgement(near, 'yd-mm')).toMatch(/cut \d+ yd off its rear/);
 	});
 	it('names the measurement that is worth improving', () => {
 		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, by wraps on a rule');

@@ -12,7 +12,11 @@ function remedyWords(remedy: Remedy, units: UnitSystem): string {
 		case 'no-backing':
 			return `with no backing at all the gap comes to ${showSmall(remedy.gapMm, units)}`;
 		case 'shorter-line':
-			return `cut ${showLong(remedy.cutMm, units)} off its rear`;
+			return remedy.role === 'running-line'
+				? `cut ${showLong(remedy.cutMm, units)} off the running line`
+				: `cut ${showLong(remedy.cutMm, units)} off its rear`;
+		case 'wider-spool':
+			return `a spool of these diameters, ${showSmall(remedy.widthMm, units)} wide`;
 		case 'lighter-line':
 			return `a ${lineCode(remedy.line)} fits over ${showLong(remedy.lengthMm, units)} of backing`;
 	}
@@ -27,8 +31,11 @@ const either = (remedies: readonly Remedy[], units: UnitSystem): string => {
 export function judgement(workout: Workout, units: UnitSystem): string {
 	const { verdict, fit, estimate } = workout;
 	if (verdict.kind === 'too-big') {
-		const by = showLong(Math.max(verdict.excess.lengthMm, 1000), units);
-		return `Too much line for this spool, by about ${by}. What would work: ${either(verdict.remedies, units)}.`;
+		const whole = workout.parts.at(-1)?.role === 'line';
+		const by = whole
+			? `Too much line for this spool, by about ${showLong(Math.max(verdict.excess.lengthMm, 1000), units)}.`
+			: `Too much for this spool: it stands ${showSmall(verdict.excess.gapMm, units)} above the gap you want.`;
+		return `${by} What would work: ${either(verdict.remedies, units)}.`;
 	}
 	const wind = fit.solved
 		? `Fits. Wind to ${showSmall(fit.solved.stopDepthMm, units)} below the rim; buy ${showToBuy(estimate.ranges.lengthMm.high, units)} to be sure.`
