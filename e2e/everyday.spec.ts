@@ -151,6 +151,22 @@ for (const theme of ['light', 'dark'] as const)
 			}
 		});
 
+for (const theme of ['light', 'dark'] as const)
+	test(`every panel of a fit is open to anyone: ${theme}`, async ({ page, context, demo }) => {
+		await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
+		await open(page, await addressOf(page, 'Long rod, sea-run char'));
+		for (const name of ['How sure', 'Which way', 'At a pause', 'The run', 'Swaps', 'Buy, cut, gauge']) {
+			await page.getByRole('tab', { name }).click();
+			await expect(page.getByRole('tabpanel', { name })).toBeVisible();
+			if (name === 'How sure') await expect(page.locator('[data-sure="gap"]')).toBeVisible();
+			if (name === 'Which way') await expect(page.locator('[data-way]').first()).toBeVisible();
+			const { violations } = await new AxeBuilder({ page })
+				.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+				.analyze();
+			expect(violations.map(({ id, nodes }) => `${name} ${id}: ${nodes[0]?.html}`)).toEqual([]);
+		}
+	});
+
 test('units and theme are remembered by the page the server makes', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
 	await open(page, '/');

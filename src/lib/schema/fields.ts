@@ -105,6 +105,7 @@ export interface OwnLay {
 	readonly share?: number;
 }
 
+const LEAST_LAY = 0.4;
 const LAY = /^\s*([01]?[.,]\d+|1)\s*(?:(?:±|\+\/?-)\s*(\d+(?:[.,]\d+)?)\s*%)?\s*$/;
 const decimal = (text: string): number => Number(text.replace(',', '.'));
 
@@ -115,7 +116,9 @@ export function readLay(text: string, path: Path): Result<OwnLay | undefined> {
 	if (!match) return fail({ code: 'unreadable_lay', text }, path);
 	const layEfficiency = decimal(match[1]!);
 	const share = match[2] === undefined ? undefined : decimal(match[2]) / 100;
-	if (!(layEfficiency >= 0.4 && layEfficiency <= MAX_LAY_EFFICIENCY))
+	// Less than the loosest heap is a slip of the pen.
+	if (layEfficiency < LEAST_LAY) return fail({ code: 'unreadable_lay', text }, path);
+	if (layEfficiency > MAX_LAY_EFFICIENCY)
 		return fail({ code: 'packing_above_hexagonal', layEfficiency, limit: MAX_LAY_EFFICIENCY }, path);
 	return share !== undefined && share > 0.5
 		? fail({ code: 'not_a_share', text }, path)

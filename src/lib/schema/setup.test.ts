@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { codes, measured, worked } from './testing';
 import { readRecord } from './readings';
 import { settleRecord, settleSetup } from './settle';
 import { newSetup } from './new-setup';
@@ -7,22 +8,8 @@ import { showLeader, showLong, showSmall, showToBuy } from './units';
 import { wordIssue } from './words';
 import { jobOf } from './job';
 import { lineLabel } from './parts';
-import { workOut, type Workout } from './workout';
+import { workOut } from './workout';
 import { asWound, lengthOfTurnsMm } from './wound';
-
-const measured = (rim = '84 mm', arbor = '38 mm', width = '21 mm'): SetupForm => {
-	const form = newSetup();
-	return { ...form, spool: { ...form.spool, way: 'measured', rim, arbor, width } };
-};
-const worked = (form: SetupForm): Workout => {
-	const result = workOut(form, 'yd-mm');
-	if (!result.ok) throw new Error(JSON.stringify(result.issues));
-	return result.value;
-};
-const codes = (form: SetupForm): string[] => {
-	const result = workOut(form, 'yd-mm');
-	return result.ok ? [] : result.issues.map((issue) => `${issue.path.join('.')}: ${issue.code}`);
-};
 
 describe('working a set-up out', () => {
 	it('a new one only lacks the figure from the box', () => {

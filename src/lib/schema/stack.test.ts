@@ -1,23 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { codes, measured, worked } from './testing';
 import { settleSetup } from './settle';
-import { newComponent, newSetup, PRESETS } from './new-setup';
+import { newComponent, PRESETS } from './new-setup';
 import { SetupForm } from './setup';
 import { jobOf } from './job';
-import { workOut, type Workout } from './workout';
-
-const measured = (rim = '84 mm', arbor = '38 mm', width = '21 mm'): SetupForm => {
-	const form = newSetup();
-	return { ...form, spool: { ...form.spool, way: 'measured', rim, arbor, width } };
-};
-const worked = (form: SetupForm): Workout => {
-	const result = workOut(form, 'yd-mm');
-	if (!result.ok) throw new Error(JSON.stringify(result.issues));
-	return result.value;
-};
-const codes = (form: SetupForm): string[] => {
-	const result = workOut(form, 'yd-mm');
-	return result.ok ? [] : result.issues.map((issue) => `${issue.path.join('.')}: ${issue.code}`);
-};
+import { type Workout } from './workout';
 
 /** A measured set-up with its stack changed. */
 const changed = (edit: (form: SetupForm) => void): SetupForm => {

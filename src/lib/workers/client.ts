@@ -1,16 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type {
-	Fit,
-	Ladder,
-	MatchBacking,
-	MatchCell,
-	MatchLine,
-	Problem,
-	Simulation,
-	SimulationOptions,
-	Spool,
-	Spreads
-} from '$lib/core';
+import type { Ladder, MatchCell, Simulation } from '$lib/core';
 import type { Answered, FitWorker } from './protocol';
 
 /** A computation that is under way elsewhere. */
@@ -36,25 +25,19 @@ const start = <T>(run: (worker: Remote<FitWorker>, job: number) => Promise<Answe
 	return { result: run(worker, job), cancel: () => void worker.cancel(job) };
 };
 
+/** The arguments of a call, its number left out: the client gives it. */
+type Asked<K extends 'simulate' | 'ladder' | 'match'> =
+	Parameters<FitWorker[K]> extends [number, ...infer Rest] ? Rest : never;
+
 export const simulateAside = (
-	problem: Problem,
-	planned: Fit,
-	options: SimulationOptions,
-	onProgress: (done: number) => void
+	...[problem, planned, options, onProgress]: Asked<'simulate'>
 ): Job<Simulation> =>
 	start((worker, job) => worker.simulate(job, problem, planned, options, proxy(onProgress)));
 
-export const ladderAside = (
-	problem: Problem,
-	planned: Fit,
-	options: { trials: number; spreads: Spreads }
-): Job<Ladder> => start((worker, job) => worker.ladder(job, problem, planned, options));
+export const ladderAside = (...asked: Asked<'ladder'>): Job<Ladder> =>
+	start((worker, job) => worker.ladder(job, ...asked));
 
 export const matchAside = (
-	spools: readonly Spool[],
-	lines: readonly MatchLine[],
-	backing: MatchBacking,
-	gapMm: number,
-	onProgress: (done: number) => void
+	...[spools, lines, backing, gapMm, onProgress]: Asked<'match'>
 ): Job<MatchCell[][]> =>
 	start((worker, job) => worker.match(job, spools, lines, backing, gapMm, proxy(onProgress)));

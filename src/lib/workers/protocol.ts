@@ -14,6 +14,11 @@ import type {
 /** Errors lose their fields on the way out of a worker, so an answer is data in either case. */
 export type Answered<T> = { ok: true; value: T } | { ok: false; reason: 'cancelled' | 'no-answer' };
 
+export interface LadderOptions {
+	readonly trials: number;
+	readonly spreads: Spreads;
+}
+
 /** What the worker of the fit does. Every call carries a number by which it can be cancelled. */
 export interface FitWorker {
 	simulate(
@@ -23,12 +28,7 @@ export interface FitWorker {
 		options: SimulationOptions,
 		onProgress: (done: number) => void
 	): Promise<Answered<Simulation>>;
-	ladder(
-		job: number,
-		problem: Problem,
-		planned: Fit,
-		options: { trials: number; spreads: Spreads }
-	): Promise<Answered<Ladder>>;
+	ladder(job: number, problem: Problem, planned: Fit, options: LadderOptions): Promise<Answered<Ladder>>;
 	match(
 		job: number,
 		spools: readonly Spool[],

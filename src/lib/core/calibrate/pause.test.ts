@@ -4,24 +4,16 @@ import { solveFit, type Fit } from '../fit/solve';
 import type { Component, KnownComponent } from '../fit/stack';
 import { taperOf } from '../line/class';
 import { level, scaleBulk } from '../line/sections';
-import { areaToRadius, radiusAtArea, type Spool } from '../spool';
+import { areaToRadius, radiusAtArea } from '../spool';
+import { DISHED, fitOf, spoolFrom as spool, STRAIGHT, value } from '../testing';
 import { firstOrder } from '../uncertainty/first-order';
 import type { Problem } from '../uncertainty/inputs';
 import { checkpoint } from './checkpoint';
 import { correct } from './correct';
 import { halfFit } from './half-fit';
 import { handAsLay, learnHand, observeHand, priorHand, type HandBelief } from './hand';
-import { spoolOf, type SpoolSource } from './source';
+import type { SpoolSource } from './source';
 
-const STRAIGHT: SpoolSource = { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 };
-const DISHED: SpoolSource = {
-	kind: 'profile',
-	profile: [
-		{ radiusMm: 17, widthMm: 6 },
-		{ radiusMm: 21, widthMm: 20 },
-		{ radiusMm: 43, widthMm: 24 }
-	]
-};
 const LINE: KnownComponent = {
 	role: 'line',
 	layEfficiency: 0.88,
@@ -33,12 +25,6 @@ const problemOn = (source: SpoolSource, stack: readonly Component[] = [BACKING, 
 	stack,
 	gapMm: 4
 });
-const value = <T>(result: { ok: true; value: T } | { ok: false; issues: unknown }): T => {
-	if (!result.ok) throw new Error(JSON.stringify(result.issues));
-	return result.value;
-};
-const spool = (source: SpoolSource): Spool => value(spoolOf(source)).spool;
-const fitOf = (problem: Problem): Fit => value(solveFit(spool(problem.source), problem.stack, problem.gapMm));
 
 describe('radiusAtArea', () => {
 	it('is the inverse of areaToRadius', () => {

@@ -1,29 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { spoolOf } from '../calibrate/source';
 import { castLengthMm } from '../fit/cast';
-import { solveFit, type Fit } from '../fit/solve';
 import { isKnown } from '../fit/stack';
 import { taperOf } from '../line/class';
 import { cutFromRear } from '../line/sections';
+import { fitOf, STRAIGHT } from '../testing';
 import type { Problem } from '../uncertainty/inputs';
 import { toMm } from '../units/units';
 import { waysToEnough } from './enough';
 import { cutFor, KNOT_ALLOWANCE_MM, RETAIL_YARDS } from './shopping';
 
 const problem = (number: number, gapMm = 4): Problem => ({
-	source: { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 },
+	source: STRAIGHT,
 	gapMm,
 	stack: [
 		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
 		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number, density: 'F' }) }
 	]
 });
-const fitOf = ({ source, stack, gapMm }: Problem): Fit => {
-	const spool = spoolOf(source);
-	const fit = spool.ok ? solveFit(spool.value.spool, stack, gapMm) : spool;
-	if (!fit.ok) throw new Error('no fit');
-	return fit.value;
-};
 const length = (p: Problem): number => fitOf(p).solved!.lengthMm;
 
 describe('ways to enough backing', () => {

@@ -1,27 +1,19 @@
 import { describe, expect, it } from 'vitest';
-import { spoolOf, type SpoolSource } from '../calibrate/source';
-import { solveFit, type Fit } from '../fit/solve';
 import { taperOf } from '../line/class';
+import { fitOf, STRAIGHT } from '../testing';
 import type { Problem } from '../uncertainty/inputs';
 import { DEFAULT_SPREADS } from '../uncertainty/spreads';
 import { GAP_ERROR_LIMIT_MM, methodLadder, RUB_LIMIT, type Ladder } from './ladder';
 import type { MethodSlug } from './methods';
 
-const SOURCE: SpoolSource = { kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 };
 const problem = (gapMm: number, number = 6): Problem => ({
-	source: SOURCE,
+	source: STRAIGHT,
 	gapMm,
 	stack: [
 		{ role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 },
 		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number, density: 'F' }) }
 	]
 });
-const fitOf = ({ source, stack, gapMm }: Problem): Fit => {
-	const spool = spoolOf(source);
-	const fit = spool.ok ? solveFit(spool.value.spool, stack, gapMm) : spool;
-	if (!fit.ok) throw new Error('no fit');
-	return fit.value;
-};
 const ladder = (gapMm: number, spreads = DEFAULT_SPREADS): Ladder =>
 	methodLadder(problem(gapMm), fitOf(problem(gapMm)), { trials: 1500, seed: 11, spreads })!;
 const rung = (of: Ladder, slug: MethodSlug) => of.rungs.find((r) => r.slug === slug)!;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { ratedSource, spoolOf, type SpoolSource } from '../calibrate/source';
-import { solveFit, type Fit } from '../fit/solve';
+import { ratedSource, type SpoolSource } from '../calibrate/source';
 import { taperOf } from '../line/class';
+import { fitOf, STRAIGHT } from '../testing';
 import { firstOrder } from './first-order';
 import type { Problem } from './inputs';
 import { DEFAULT_SPREADS } from './spreads';
@@ -14,19 +14,12 @@ const problemOn = (source: SpoolSource): Problem => ({
 		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number: 5, density: 'F' }) }
 	]
 });
-const MEASURED = problemOn({ kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 });
-const planned = (problem: Problem): Fit => {
-	const spool = spoolOf(problem.source);
-	const fit = spool.ok ? solveFit(spool.value.spool, problem.stack, problem.gapMm) : spool;
-	if (!fit.ok) throw new Error(JSON.stringify(fit.issues));
-	return fit.value;
-};
-
+const MEASURED = problemOn(STRAIGHT);
 describe('first-order ranges', () => {
-	const estimate = firstOrder(MEASURED, planned(MEASURED));
+	const estimate = firstOrder(MEASURED, fitOf(MEASURED));
 
 	it('hold the answers, and are as wide as practice has them', () => {
-		const { solved, gapMm } = planned(MEASURED);
+		const { solved, gapMm } = fitOf(MEASURED);
 		const { lengthMm, stopDepthMm, turns, gapMm: gap } = estimate.ranges;
 		for (const [value, { low, high }] of [
 			[solved!.lengthMm, lengthMm],
@@ -41,7 +34,7 @@ describe('first-order ranges', () => {
 
 	it('the stop depth needs neither the backing nor the arbor', () => {
 		const thin = { ...MEASURED, stack: [{ ...MEASURED.stack[0]!, diameterMm: 0.28 }, MEASURED.stack[1]!] };
-		expect(planned(thin).solved!.stopDepthMm).toBeCloseTo(planned(MEASURED).solved!.stopDepthMm, 9);
+		expect(fitOf(thin).solved!.stopDepthMm).toBeCloseTo(fitOf(MEASURED).solved!.stopDepthMm, 9);
 		const sources = estimate.gapShares.filter(({ share }) => share > 1e-9).map(({ key }) => key);
 		expect(sources).not.toContain('diameter');
 		expect(sources).not.toContain('arbor');
@@ -57,7 +50,7 @@ describe('first-order ranges', () => {
 	});
 
 	it('narrow when a measure gets better', () => {
-		const better = firstOrder(MEASURED, planned(MEASURED), { ...DEFAULT_SPREADS, widthMm: 0.1 });
+		const better = firstOrder(MEASURED, fitOf(MEASURED), { ...DEFAULT_SPREADS, widthMm: 0.1 });
 		const span = ({ low, high }: { low: number; high: number }): number => high - low;
 		expect(span(better.ranges.lengthMm)).toBeLessThan(span(estimate.ranges.lengthMm));
 	});
@@ -76,7 +69,7 @@ describe('ranges of a spool known from its box', () => {
 	};
 	it('are wider for the depth when nothing is measured than when rim and width are', () => {
 		const width = (problem: Problem): number => {
-			const { low, high } = firstOrder(problem, planned(problem)).ranges.stopDepthMm;
+			const { low, high } = firstOrder(problem, fitOf(problem)).ranges.stopDepthMm;
 			return high - low;
 		};
 		expect(width(problemOn(ratedSource(box)))).toBeGreaterThan(
@@ -85,6 +78,6 @@ describe('ranges of a spool known from its box', () => {
 	});
 	it('never run below no length at all', () => {
 		const tight = problemOn({ kind: 'measured', rimDiameterMm: 66, arborDiameterMm: 38, widthMm: 19 });
-		expect(firstOrder(tight, planned(tight)).ranges.lengthMm.low).toBeGreaterThanOrEqual(0);
+		expect(firstOrder(tight, fitOf(tight)).ranges.lengthMm.low).toBeGreaterThanOrEqual(0);
 	});
 });

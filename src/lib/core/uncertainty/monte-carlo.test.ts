@@ -1,11 +1,11 @@
 import { quantileSeq, std, variance } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { knownFillSource, ratedSource, spoolOf, type SpoolSource } from '../calibrate/source';
-import { solveFit, type Fit } from '../fit/solve';
+import { knownFillSource, ratedSource, type SpoolSource } from '../calibrate/source';
 import { taperOf } from '../line/class';
 import { level } from '../line/sections';
 import { seededRandom } from '../numeric/random';
 import { quantileSorted, shareBelow, summarySorted } from '../numeric/sample';
+import { fitOf, STRAIGHT } from '../testing';
 import { firstOrder } from './first-order';
 import type { Problem } from './inputs';
 import { lengthAtRisk, simulate, simulation } from './monte-carlo';
@@ -20,7 +20,7 @@ const problemOn = (source: SpoolSource): Problem => ({
 		{ role: 'line', layEfficiency: 0.88, sections: LINE }
 	]
 });
-const MEASURED = problemOn({ kind: 'measured', rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 });
+const MEASURED = problemOn(STRAIGHT);
 const PROFILE = problemOn({
 	kind: 'profile',
 	frameDiameterMm: 86,
@@ -31,12 +31,6 @@ const PROFILE = problemOn({
 	]
 });
 const FILL = { line: LINE, backingDiameterMm: 0.48, backingLengthMm: 120_000 };
-const fitOf = (problem: Problem): Fit => {
-	const spool = spoolOf(problem.source);
-	const fit = spool.ok ? solveFit(spool.value.spool, problem.stack, problem.gapMm) : spool;
-	if (!fit.ok) throw new Error(JSON.stringify(fit.issues));
-	return fit.value;
-};
 const sigma = ({ low, high }: { low: number; high: number }): number => (high - low) / (2 * RANGE_Z);
 
 describe('seeded random numbers', () => {

@@ -1,0 +1,95 @@
+import type { RecordForm } from '$lib/schema/setup';
+import { measured } from '$lib/schema/testing';
+import type { Knex } from 'knex';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { openDatabase } from '../db/open';
+import { forgetHand, hands, rememberHand } from './hands';
+import { createSetup, recordWinding } from './setups';
+
+let directory: string;
+let db: Knex;
+beforeEach(async () => {
+	directory = mkdtempSync(join(tmpdir(), 'wendle-hands-'));
+	db = await openDatabase(directory);
+});
+afterEach(async () => {
+	await db.destroy();
+	rmSync(directory, { recursive: true, force: true });
+});
+
+const typed = (turns: string, depth: string): RecordForm => ({
+	woundOn: '2026-04-01',
+	turns,
+	depth,
+	gap: '',
+	note: ''
+});
+
+async function wind(records: [turns: string, depth: string][], form = measured()): Promise<void> {
+	for (const [turns, depth] of records) {
+		const { id } = await createSetup(db, form, 'yd-mm');
+		const recorded = await recordWinding(db, id, typed(turns, depth), 'yd-mm');
+		if (recorded.kind !== 'recorded') throw new Error(recorded.kind);
+	}
+}
+
+describe('what finished fills teach', () => {
+	it('nothing, before there are any, or when they were not counted', async () => {
+		expect(await hands(db)).toEqual([]);
+		await wind([
+			['', '12 mm'],
+			['900', '']
+		]);
+		expect(await hands(db)).toEqual([]);
+	});
+
+	it('one hand for each manner and material, narrower with every fill', async () => {
+		await wind([['820', '12.3 mm']]);
+		const [one] = await hands(db);
+		expect(one).toMatchObject({ winding: 'firm', material: 'polyester-20' });
+		expect(one!.posterior.share).toBeLessThan(one!.prior.share);
+		expect(one!.posterior.layEfficiency).toBeLessThan(0.9);
+		await wind([
+			['830', '12.2 mm'],
+			['815', '12.4 mm']
+		]);
+		const [three] = await hands(db);
+		expect(three!.fills).toHaveLength(3);
+		expect(three!.posterior.share).toBeLessThan(one!.posterior.share);
+
+		const loose = measured();
+		loose.fill.winding = 'loose';
+		await wind([['700', '12.3 mm']], loose);
+		expect((await hands(db)).map(({ winding, fills }) => [winding, fills.length])).toEqual([
+			['firm', 3],
+			['loose', 1]
+		]);
+	});
+
+	it('forgets on request, keeps the data in view, and remembers again', async () => {
+		await wind([['820', '12.3 mm']]);
+		const [before] = await hands(db);
+		await forgetHand(db, 'firm', 'polyester-20');
+		const [forgot] = await hands(db);
+		expect(forgot!.fills.map(({ counts }) => counts)).toEqual([false]);
+		expect(forgot!.posterior.layEfficiency).toBeCloseTo(0.9, 9);
+		await new Promise((settle) => setTimeout(settle, 5));
+		await wind([['830', '12.2 mm']]);
+		expect((await hands(db))[0]!.fills.map(({ counts }) => counts)).toEqual([false, true]);
+		await rememberHand(db, 'firm', 'polyester-20');
+		expect((await hands(db))[0]!.fills.every(({ counts }) => counts)).toBe(true);
+		expect((await hands(db))[0]!.fills[0]).toEqual(before!.fills[0]);
+	});
+
+	it('leaves out a spool whose arbor was only estimated, and a depth that cannot be', async () => {
+		const boxed = measured();
+		boxed.spool.way = 'rated';
+		boxed.spool.ratings[0]!.length = '100 yd';
+		await wind([['820', '12.3 mm']], boxed);
+		await wind([['820', '40 mm']]);
+		expect(await hands(db)).toEqual([]);
+	});
+});
