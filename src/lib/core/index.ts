@@ -45,3 +45,6 @@ export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from '
 export * from './procedure/steps';
 export * from './judge/enough';
 export * from './judge/shopping';
+export * from './run/events';
+export * from './run/state';
+export * from './run/winding';
