@@ -207,3 +207,41 @@ test('what a fit can be asked over the wire: checkpoint, correction, half-fit, r
 	});
 	expect(match.rows[0]!.backingM).toBeCloseTo(147.83, 2);
 });
+
+test('a run keeps every event once: sent twice, through a kill, followed live', async ({ server }) => {
+	await server.stop();
+	await server.fillDemo();
+	await server.start();
+	const page = await (await fetch(server.url)).text();
+	const setupId = /\/bench\/([0-9a-f-]{36})/.exec(page)![1]!;
+	const run = `${server.url}/api/runs/run-1`;
+	const send = (path: string, method: string, body: object) =>
+		fetch(path, { method, headers: JSON_TYPE, body: JSON.stringify(body) });
+	expect((await send(run, 'PUT', { setupId })).status).toBe(204);
+	const event = (id: string, turns: number) => ({ id, at: 1, kind: 'turns', part: 'backing', turns });
+	expect((await send(`${run}/events`, 'POST', { events: [event('a', 10), event('b', 5)] })).status).toBe(200);
+
+	const live = await fetch(`${run}/live`);
+	const reader = live.body!.getReader();
+	const decoder = new TextDecoder();
+	let heard = '';
+	const hear = async (word: string): Promise<void> => {
+		while (!heard.includes(word)) {
+			const { value, done } = await reader.read();
+			if (done) throw new Error(`the stream ended before ${word}`);
+			heard += decoder.decode(value, { stream: true });
+		}
+	};
+	await hear('"id":"b"');
+	await send(`${run}/events`, 'POST', { events: [event('b', 5), event('c', 7)] });
+	await hear('"id":"c"');
+	expect(heard.match(/"id":"b"/g)).toHaveLength(1);
+
+	await server.restart();
+	await reader.cancel().catch(() => undefined);
+	const again = await send(`${run}/events`, 'POST', { events: [event('c', 7), event('d', 1)] });
+	expect(again.status).toBe(200);
+	const { events } = (await (await fetch(`${run}/events`)).json()) as { events: { id: string }[] };
+	expect(events.map(({ id }) => id)).toEqual(['a', 'b', 'c', 'd']);
+	expect((await fetch(`${server.url}/api/runs/none/events`)).status).toBe(404);
+});

@@ -11,7 +11,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>
-			type === 'js' || type === 'css' || (type === 'font' && path.includes('latin-wght'))
+			type === 'js' || type === 'css' || (type === 'font' && /latin-(wght|400)-normal/.test(path))
 	});
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');

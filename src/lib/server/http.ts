@@ -8,6 +8,43 @@ const MAX_BODY_BYTES = 256 * 1024;
 export const issueResponse = (status: 400 | 404 | 413 | 422, issues: WordedIssue[]): Response =>
 	Response.json({ issues }, { status });
 
+const HEARTBEAT_MS = 20_000;
+
+/** Streams that are open: a polite stop of the server ends them, or it would wait for them. */
+const streams = new Set<() => void>();
+process.once('SIGTERM', () => streams.forEach((end) => end()));
+process.once('SIGINT', () => streams.forEach((end) => end()));
+
+/**
+ * Server-sent events: `open` is given a way to send a message (its number, and data as JSON) and returns what to
+ * do at the end. A comment now and then keeps the line open.
+ */
+export function eventStream(open: (send: (id: number, data: unknown) => void) => () => void): Response {
+	const encoder = new TextEncoder();
+	let end = (): void => undefined;
+	const body = new ReadableStream<Uint8Array>({
+		start(controller) {
+			const write = (text: string): void => controller.enqueue(encoder.encode(text));
+			const close = open((id, data) => write(`id: ${id}\ndata: ${JSON.stringify(data)}\n\n`));
+			const beat = setInterval(() => write(': still here\n\n'), HEARTBEAT_MS);
+			end = () => {
+				clearInterval(beat);
+				close();
+				if (streams.delete(end)) controller.close();
+			};
+			streams.add(end);
+			write(': open\n\n');
+		},
+		cancel() {
+			streams.delete(end);
+			end();
+		}
+	});
+	return new Response(body, {
+		headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' }
+	});
+}
+
 const one = (status: 400 | 404 | 413, code: string, message: string): Response =>
 	issueResponse(status, [{ code, path: [], message }]);
 

@@ -1,9 +1,11 @@
 /** What routes may call: services bound to the one open database. */
 import { database } from '../db';
 import * as handsService from './hands';
+import * as runs from './runs';
 import * as setups from './setups';
 
 export { openApiDocument } from './openapi';
+export { followRun } from './runs';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
 
@@ -18,6 +20,10 @@ export const spools = bound(setups.spools);
 export const hands = bound(handsService.hands);
 export const forgetHand = bound(handsService.forgetHand);
 export const rememberHand = bound(handsService.rememberHand);
+export const startRun = bound(runs.startRun);
+export const currentRun = bound(runs.currentRun);
+export const addEvents = bound(runs.addEvents);
+export const runEvents = bound(runs.runEvents);
 export const loadSpool = bound(setups.loadSpool);
 export const recordsOf = bound(setups.recordsOf);
 export const createSetup = bound(setups.createSetup);

@@ -1,6 +1,7 @@
 import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
+import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SpoolForm, TickStep } from '$lib/schema/setup';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
@@ -109,6 +110,39 @@ export const openApiDocument = () =>
 				put: taking('Forget what the fills taught, or take that back', ForgetHand, {
 					'200': jsonOf(Hands, 'As it is then.')
 				})
+			},
+			'/api/runs/{id}': {
+				put: {
+					...taking('Start a run of a set-up under an id of your own', StartRun, {
+						'204': { description: 'It is there, now or already.' },
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/runs/{id}/events': {
+				get: {
+					summary: 'Events of a run that arrived after a number',
+					requestParams: {
+						path: z.object(id),
+						query: z.object({ after: z.number().int().optional() })
+					},
+					responses: { '200': jsonOf(RunEvents, 'In the order they arrived.'), ...missing }
+				},
+				post: {
+					...taking('Add events to a run, each once however often it is sent', AddEvents, {
+						'200': jsonOf(z.object({ arrival: z.number().int() }), 'The newest arrival.'),
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/runs/{id}/live': {
+				get: {
+					summary: 'Follow a run: server-sent events, each the events that arrived',
+					requestParams: { path: z.object(id) },
+					responses: { '200': { description: 'A stream; Last-Event-ID goes on where it was.' }, ...missing }
+				}
 			},
 			'/api/spools': {
 				get: {

@@ -1,0 +1,57 @@
+import type { RunEvent } from '$lib/core';
+import { RunEventShape, type RunEvents } from '$lib/schema/run';
+import type { Knex } from 'knex';
+import { z } from 'zod';
+import { json } from './columns';
+
+const Row = z.object({ arrival: z.number().int(), event: json(RunEventShape) });
+const RunRow = z
+	.object({ id: z.string(), setup_id: z.string(), created_at: z.string() })
+	.transform(({ setup_id, created_at, ...run }) => ({ ...run, setupId: setup_id, createdAt: created_at }));
+export type RunRow = z.output<typeof RunRow>;
+
+const COLUMNS = ['id', 'setup_id', 'created_at'];
+
+/** Starts a run; a run that was started already stays as it is. */
+export async function insertRun(db: Knex, id: string, setupId: string, now: string): Promise<void> {
+	await db('runs').insert({ id, setup_id: setupId, created_at: now }).onConflict('id').ignore();
+}
+
+export const findRun = async (db: Knex, id: string): Promise<RunRow | undefined> =>
+	RunRow.optional().parse(await db('runs').where({ id }).first(COLUMNS));
+
+/** Runs of a set-up, newest first. */
+export const listRuns = async (db: Knex, setupId: string): Promise<RunRow[]> =>
+	z
+		.array(RunRow)
+		.parse(await db('runs').where({ setup_id: setupId }).select(COLUMNS).orderBy('created_at', 'desc'));
+
+/** Appends events; one that is there already is not written again. */
+export async function appendEvents(db: Knex, runId: string, events: readonly RunEvent[]): Promise<void> {
+	await db('run_events')
+		.insert(events.map((event) => ({ run_id: runId, id: event.id, event: JSON.stringify(event) })))
+		.onConflict(['run_id', 'id'])
+		.ignore();
+}
+
+/** Number of the newest arrival of a run; 0 when there is none. */
+export async function lastArrival(db: Knex, runId: string): Promise<number> {
+	const row = z
+		.object({ last: z.number().int().nullable() })
+		.parse(await db('run_events').where({ run_id: runId }).max({ last: 'arrival' }).first());
+	return row.last ?? 0;
+}
+
+/** What arrived after `after`, in the order it came. */
+export async function eventsAfter(db: Knex, runId: string, after: number): Promise<RunEvents> {
+	const rows = z
+		.array(Row)
+		.parse(
+			await db('run_events')
+				.where({ run_id: runId })
+				.where('arrival', '>', after)
+				.select('arrival', 'event')
+				.orderBy('arrival')
+		);
+	return { events: rows.map(({ event }) => event), arrival: rows.at(-1)?.arrival ?? after };
+}
