@@ -29,6 +29,8 @@
 		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],
 		['Space', 'on the bench: done, next step'],
 		['← →', 'on the bench: step back and forth'],
+		['T + −', 'on the bench: ten turns, one more, one less'],
+		['Z', 'on the bench: take the last back'],
 		['?', 'this sheet']
 	];
 </script>

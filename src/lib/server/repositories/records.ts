@@ -53,3 +53,11 @@ export async function insertRecord(db: Knex, record: WindRecord, now: string): P
 		created_at: now
 	});
 }
+
+/** When the newest record of a set-up was written; undefined when there is none. */
+export async function lastRecordAt(db: Knex, setupId: string): Promise<string | undefined> {
+	const row = z
+		.object({ last: z.string().nullable() })
+		.parse(await db('records').where({ setup_id: setupId }).max({ last: 'created_at' }).first());
+	return row.last ?? undefined;
+}

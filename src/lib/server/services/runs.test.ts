@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { addEvents, currentRun, followRun, runEvents, startRun } from './runs';
-import { createSetup } from './setups';
+import { createSetup, recordWinding } from './setups';
 
 let directory: string;
 let db: Knex;
@@ -36,6 +36,17 @@ describe('a run that is kept', () => {
 		expect(await currentRun(db, setupId)).toBe('run');
 		const other = (await createSetup(db, measured(), 'yd-mm')).id;
 		expect(await startRun(db, 'run', other)).toBe(false);
+	});
+
+	it('ends with a record: the next job begins a run of its own', async () => {
+		await startRun(db, 'run', setupId);
+		const typed = { woundOn: '2026-04-01', turns: '700', depth: '', gap: '', note: '' };
+		await new Promise((settle) => setTimeout(settle, 5));
+		await recordWinding(db, setupId, typed, 'yd-mm');
+		expect(await currentRun(db, setupId)).toBeUndefined();
+		await new Promise((settle) => setTimeout(settle, 5));
+		await startRun(db, 'next', setupId);
+		expect(await currentRun(db, setupId)).toBe('next');
 	});
 
 	it('takes every event once, however often and in whatever portions it is sent', async () => {

@@ -3,6 +3,7 @@ import type { RunEvents } from '$lib/schema/run';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
 import { appendEvents, eventsAfter, findRun, insertRun, lastArrival, listRuns } from '../repositories/runs';
+import { lastRecordAt } from '../repositories/records';
 import { findSetup } from '../repositories/setups';
 
 /** Tells those who follow a run that something arrived: one process, so an emitter is enough. */
@@ -15,9 +16,12 @@ export async function startRun(db: Knex, id: string, setupId: string): Promise<b
 	return (await findRun(db, id))?.setupId === setupId;
 }
 
-/** The run that a set-up is in, if it was ever begun: the newest. */
-export const currentRun = async (db: Knex, setupId: string): Promise<string | undefined> =>
-	(await listRuns(db, setupId))[0]?.id;
+/** The run that a set-up is in: the newest, unless a record has ended it. */
+export async function currentRun(db: Knex, setupId: string): Promise<string | undefined> {
+	const [newest] = await listRuns(db, setupId);
+	const ended = await lastRecordAt(db, setupId);
+	return newest && (ended === undefined || newest.createdAt > ended) ? newest.id : undefined;
+}
 
 /** Takes events in, each once, however often it is sent. Undefined when there is no such run. */
 export async function addEvents(

@@ -13,7 +13,7 @@
 
 {#key data.setup.id}
 	{#if worked.ok && worked.value.fit.fits}
-		<Bench setup={data.setup} workout={worked.value} records={data.records} />
+		<Bench setup={data.setup} workout={worked.value} records={data.records} run={data.run} />
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">
 			<h1 class="text-[26px] leading-tight font-bold">

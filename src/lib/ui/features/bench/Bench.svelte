@@ -6,10 +6,15 @@
 	import { jobOf } from '$lib/schema/job';
 	import type { Workout } from '$lib/schema/workout';
 	import Check from '@lucide/svelte/icons/check';
-	import { tick } from 'svelte';
+	import { onDestroy, tick } from 'svelte';
+	import { browser } from '$app/environment';
+	import { ROLE_NAMES } from '$lib/schema/parts';
+	import Segmented from '../../primitives/Segmented.svelte';
+	import { Run } from '../../state/run.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
+	import Counter from './Counter.svelte';
 	import { JobState } from './job-state.svelte';
 	import RecordCard from './RecordCard.svelte';
 	import StepCard from './StepCard.svelte';
@@ -18,8 +23,10 @@
 		setup: { id: string; form: SetupForm; ticks: readonly StepKey[] };
 		workout: Workout;
 		records: readonly WindRecord[];
+		/** The run that the server says this set-up is in. */
+		run: string | undefined;
 	}
-	let { setup, workout, records }: Props = $props();
+	let { setup, workout, records, run: serverRun }: Props = $props();
 
 	const job = $derived(jobOf(setup.form, workout));
 	const steps = $derived(jobSteps(job));
@@ -27,6 +34,21 @@
 	// svelte-ignore state_referenced_locally
 	const progress = new JobState(setup.id, setup.ticks, () => steps);
 	const step = $derived(steps[progress.at]);
+	// svelte-ignore state_referenced_locally
+	const run = browser ? new Run(setup.id, serverRun) : undefined;
+	onDestroy(() => run?.stop());
+
+	/** What is counted in the step in hand: the backing, or one of the parts over it. */
+	let chosen = $state<string>();
+	const counted = $derived(
+		step?.key === 'backing'
+			? workout.parts.slice(workout.stopIndex, workout.stopIndex + 1)
+			: step?.key === 'line'
+				? workout.parts.slice(workout.stopIndex + 1)
+				: []
+	);
+	const counting = $derived(counted.find(({ id }) => id === chosen) ?? counted[0]);
+	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
 	saveBeforeLeaving(progress.autosave);
@@ -63,6 +85,7 @@
 	}
 
 	async function recorded(): Promise<void> {
+		await run?.end();
 		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`);
 		await goto('/', { invalidateAll: true });
 	}
@@ -151,10 +174,28 @@
 	<div class="pt-5">
 		{#if step}
 			<StepCard {step} number={progress.at + 1} total={steps.length} />
+			{#if run && counting}
+				{#if counted.length > 1}
+					<div class="mt-6 max-w-md">
+						<Segmented
+							label="Going on now"
+							shown
+							options={counted.map(({ id, role }) => ({ value: id, label: ROLE_NAMES[role] }))}
+							value={counting.id}
+							onchange={(id) => (chosen = id)}
+						/>
+					</div>
+				{/if}
+				<Counter {run} {workout} index={workout.parts.indexOf(counting)} />
+			{/if}
 		{:else}
 			<RecordCard
 				setupId={setup.id}
 				plan={job.plan}
+				counted={{
+					turns: run?.state.turns.get(stopPart),
+					depthMm: run?.state.depths.get(stopPart)?.depthMm
+				}}
 				before={() => progress.autosave.flush()}
 				onrecorded={recorded}
 			/>

@@ -11,18 +11,22 @@
 	interface Props {
 		setupId: string;
 		plan: JobSetup['plan'];
+		/** What was counted and read on the way, to begin with. */
+		counted: { turns: number | undefined; depthMm: number | undefined };
 		/** What has to be over first: the last tick must not arrive after the job is closed. */
 		before: () => Promise<void>;
 		onrecorded: () => void;
 	}
-	let { setupId, plan, before, onrecorded }: Props = $props();
+	let { setupId, plan, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
 	const unit = $derived(smallUnit(preferences.units));
 
+	// Only the beginning comes from the run; what is typed stays.
+	// svelte-ignore state_referenced_locally
 	let form = $state<RecordForm>({
 		woundOn: today(getLocalTimeZone()).toString(),
-		turns: '',
-		depth: '',
+		turns: counted.turns ? String(Math.round(counted.turns)) : '',
+		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
 		gap: '',
 		note: ''
 	});

@@ -1,0 +1,91 @@
+import type { Page } from '@playwright/test';
+import { expect, open, test } from './server';
+
+/** The bench of the job in hand, at the step that winds the backing. */
+async function toBacking(page: Page): Promise<string> {
+	await open(page, '/');
+	const href = await page
+		.locator('[data-spool="Tarn reel B, sinker"]')
+		.getByRole('link', { name: /Carry on/ })
+		.getAttribute('href');
+	await open(page, href!);
+	await expect(page.getByRole('heading', { name: 'Wind the backing' })).toBeVisible();
+	return href!;
+}
+const turns = async (page: Page): Promise<number> => Number(await page.locator('[data-turns]').textContent());
+const synced = (page: Page) => expect(page.locator('[data-sync="saved"]')).toBeVisible();
+
+test('turns are counted by keys and by tap, taken back, and survive a reload', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await toBacking(page);
+	for (let i = 0; i < 5; i++) await page.keyboard.press('t');
+	await page.keyboard.press('+');
+	await expect.poll(() => turns(page)).toBe(51);
+	await page.getByRole('button', { name: /^10 turns/ }).click();
+	await page.getByRole('button', { name: 'One turn less' }).click();
+	await expect.poll(() => turns(page)).toBe(60);
+	await page.keyboard.press('z');
+	await expect.poll(() => turns(page)).toBe(61);
+	await page.getByRole('button', { name: /^Undo/ }).click();
+	await expect.poll(() => turns(page)).toBe(51);
+	await synced(page);
+	await page.reload();
+	await expect.poll(() => turns(page)).toBe(51);
+	await expect(page.locator('[data-depth]')).toContainText('below the rim');
+});
+
+test('a count goes on while the server is killed, and is there once when it is back', async ({
+	page,
+	demo
+}) => {
+	const href = await toBacking(page);
+	for (let i = 0; i < 3; i++) await page.keyboard.press('t');
+	await synced(page);
+	await demo.stop('SIGKILL');
+	for (let i = 0; i < 4; i++) await page.keyboard.press('t');
+	await expect(page.locator('[data-sync="away"]')).toBeVisible();
+	await expect.poll(() => turns(page)).toBe(70);
+	await demo.start();
+	await synced(page);
+	const id = href.split('/').at(-1)!;
+	const html = await (await fetch(`${demo.url}/bench/${id}`)).text();
+	const run = /run:\s*"([0-9a-f-]{36})"/.exec(html)![1]!;
+	const { events } = (await (await fetch(`${demo.url}/api/runs/${run}/events`)).json()) as {
+		events: { turns: number }[];
+	};
+	expect(events.reduce((sum, event) => sum + event.turns, 0)).toBe(70);
+	await page.reload();
+	await expect.poll(() => turns(page)).toBe(70);
+});
+
+test('two windows follow one run, and the count becomes the record', async ({ page, context, demo }) => {
+	expect(demo.url).toBeTruthy();
+	const href = await toBacking(page);
+	await page.keyboard.press('t');
+	await synced(page);
+	const phone = await context.newPage();
+	await phone.setViewportSize({ width: 390, height: 844 });
+	await open(phone, href);
+	await expect.poll(() => turns(phone)).toBe(10);
+	await phone.getByRole('button', { name: /^10 turns/ }).click();
+	await expect.poll(() => turns(page)).toBe(20);
+	await page.keyboard.press('-');
+	await expect.poll(() => turns(phone)).toBe(19);
+	expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+
+	await page.getByLabel('At a pause: depth below the rim').fill('40 mm');
+	await page.getByRole('button', { name: 'Read' }).click();
+	await expect(page.getByText(/Read from the rim down/)).toBeVisible();
+	await page.getByLabel('At a pause: depth below the rim').fill('21.5 mm');
+	await page.getByRole('button', { name: 'Read' }).click();
+	await expect(page.locator('[data-counter]')).toContainText('so you lay it');
+	await page.getByRole('button', { name: 'Write down what came out' }).click();
+	await expect(page.getByLabel('Turns of backing')).toHaveValue('19');
+	await expect(page.getByLabel('Depth of the backing below the rim')).toHaveValue('21.5 mm');
+	await page.getByRole('button', { name: 'Put it on the rack' }).click();
+	await expect(page).toHaveURL(/\/$/);
+	// The next job begins at nothing.
+	await open(page, href);
+	await page.getByRole('button', { name: 'Wind the backing' }).last().click();
+	await expect.poll(() => turns(page)).toBe(0);
+});
