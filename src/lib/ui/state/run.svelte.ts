@@ -90,30 +90,38 @@ export class Run {
 	#push(): void {
 		this.sync = 'waiting';
 		clearTimeout(this.#timer);
-		if (!this.#sending) void this.#send();
+		void this.#send();
 	}
 
+	/** One portion after another, one at a time, until the server has all; a server that is away is tried again. */
 	async #send(): Promise<void> {
 		const run = this.#id;
-		if (!run) return;
+		if (!run || this.#sending) return;
 		this.#sending = true;
-		const portion = this.#unsent.slice(0, PORTION);
-		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId });
-		const reply =
-			started.kind === 'ok' ? await send('POST', `/api/runs/${run}/events`, { events: portion }) : started;
+		let reached = true;
+		while (reached && this.#unsent.length > 0) {
+			const portion = this.#unsent.slice(0, PORTION);
+			reached = await this.#deliver(run, portion);
+			if (!reached) break;
+			this.#unsent = without(this.#unsent, portion);
+			await this.#log.put(run, portion, true);
+		}
 		this.#sending = false;
-		if (reply.kind !== 'ok') {
-			this.sync = 'away';
-			const wait = RETRY_MS[Math.min(this.#attempts++, RETRY_MS.length - 1)]!;
-			this.#timer = setTimeout(() => void this.#send(), wait);
+		if (reached) {
+			this.#attempts = 0;
+			this.sync = 'saved';
+			this.#follow();
 			return;
 		}
-		this.#attempts = 0;
-		this.#unsent = without(this.#unsent, portion);
-		await this.#log.put(run, portion, true);
-		this.#follow();
-		if (this.#unsent.length > 0) void this.#send();
-		else this.sync = 'saved';
+		this.sync = 'away';
+		const wait = RETRY_MS[Math.min(this.#attempts++, RETRY_MS.length - 1)]!;
+		this.#timer = setTimeout(() => void this.#send(), wait);
+	}
+
+	async #deliver(run: string, events: readonly RunEvent[]): Promise<boolean> {
+		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId });
+		if (started.kind !== 'ok') return false;
+		return (await send('POST', `/api/runs/${run}/events`, { events })).kind === 'ok';
 	}
 
 	/** The job is over: the next begins a run of its own. */

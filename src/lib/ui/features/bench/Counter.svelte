@@ -31,10 +31,18 @@
 	const BATCH = 10;
 	/** Turns before the stop at which it is said. */
 	const WARN_TURNS = 25;
+	/** How many times the planned length a count can follow. */
+	const BEYOND = 4;
 
 	const part = $derived(workout.parts[index]!);
 	const layer = $derived(workout.fit.layers[index]!);
-	const component = $derived(workout.stack[index]!);
+	const solved = $derived(workout.fit.solved?.index === index);
+	/** A backing that is looked for may go on past its plan: the count has to follow it there. */
+	const component = $derived.by(() => {
+		const planned = workout.stack[index]!;
+		if (!solved) return planned;
+		return { ...planned, sections: planned.sections.map((s) => ({ ...s, lengthMm: BEYOND * s.lengthMm })) };
+	});
 	const spool = $derived(workout.known.spool);
 	const turns = $derived(run.state.turns.get(part.id) ?? 0);
 	const reading = $derived(run.state.depths.get(part.id));
@@ -53,7 +61,6 @@
 	const now = $derived(windingAfter(spool, layer.innerRadiusMm, component, turns, lay));
 	/** Turns to the planned surface at that lay: a level strand goes on until it is there, a line until it is on. */
 	const target = $derived.by(() => {
-		const solved = workout.fit.solved?.index === index;
 		if (!solved) return turns + now.turnsLeft;
 		const areaMm2 = areaToRadius(spool, layer.outerRadiusMm) - areaToRadius(spool, layer.innerRadiusMm);
 		return (packingFraction(lay) * areaMm2) / crossSectionMm2(component.sections[0]!.startDiameterMm);
