@@ -6,7 +6,8 @@ import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, expectTypeOf, it } from 'vitest';
+import type { z } from 'zod';
 import { openDatabase } from '../db/open';
 import { addEvents, currentRun, followRun, runEvents, startRun } from './runs';
 import { createSetup, recordWinding } from './setups';
@@ -97,6 +98,9 @@ describe('a run that is kept', () => {
 });
 
 describe('the shape of an event', () => {
+	it("that is sent is the core's own", () => {
+		expectTypeOf<z.output<typeof RunEventShape>>().toEqualTypeOf<RunEvent>();
+	});
 	it.each([
 		{ id: 'a b', at: 1, kind: 'turns', part: 'backing', turns: 1 },
 		{ id: 'a', at: -1, kind: 'turns', part: 'backing', turns: 1 },
