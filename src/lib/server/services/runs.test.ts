@@ -99,7 +99,8 @@ describe('a run that is kept', () => {
 
 describe('the shape of an event', () => {
 	it("that is sent is the core's own", () => {
-		expectTypeOf<z.output<typeof RunEventShape>>().toEqualTypeOf<RunEvent>();
+		expectTypeOf<z.output<typeof RunEventShape>>().toExtend<RunEvent>();
+		expectTypeOf<RunEvent>().toExtend<z.output<typeof RunEventShape>>();
 	});
 	it.each([
 		{ id: 'a b', at: 1, kind: 'turns', part: 'backing', turns: 1 },
