@@ -138,6 +138,8 @@ test('a swap of heads, the colours of a running line, and the colour of a joint'
 	await expect(page.locator('[data-cast]')).toContainText('77 ft');
 	await swap.getByRole('button', { name: 'Remove swap 1' }).click();
 	await expect(swap).toHaveCount(0);
+	await page.getByRole('button', { name: 'Another running line' }).click();
+	await expect(swap.getByLabel('Running line, called')).toBeVisible();
 
 	await page.locator('[data-strand="backing"]').click();
 	await page.getByLabel('Colour', { exact: true }).fill('#7a8a4a');

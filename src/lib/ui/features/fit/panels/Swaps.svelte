@@ -2,6 +2,7 @@
 	import { castLengthMm, formatLength, parseLength } from '$lib/core';
 	import { MAX_COMPONENTS } from '$lib/schema/new-setup';
 	import { ROLE_NAMES, roleName } from '$lib/schema/parts';
+	import type { ComponentForm } from '$lib/schema/setup';
 	import { leaderUnit, longUnit, showLong, showSmall } from '$lib/schema/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
@@ -21,21 +22,14 @@
 	const swappable = $derived(
 		fill.stack.filter(({ role, solve }) => !solve && ['line', 'head', 'tip', 'running-line'].includes(role))
 	);
-	const outer = $derived(swappable.at(-1));
 
-	function add(): void {
-		if (!outer) return;
+	function add(part: ComponentForm): void {
 		fit.change(({ fill }) => {
-			const taken = new Set(fill.swaps.map(({ id }) => id));
+			const taken = fill.swaps.map(({ id }) => id);
 			let n = fill.swaps.length + 1;
-			while (taken.has(`swap-${n}`)) n++;
-			fill.swaps.push({
-				id: `swap-${n}`,
-				of: outer.id,
-				made: $state.snapshot(outer.made),
-				length: outer.length,
-				note: ''
-			});
+			while (taken.includes(`swap-${n}`)) n++;
+			const { id: of, made, length } = $state.snapshot(part);
+			fill.swaps.push({ id: `swap-${n}`, of, made, length, note: '' });
 		});
 	}
 	const roleOf = (of: string) => fill.stack.find(({ id }) => id === of)?.role ?? 'line';
@@ -97,10 +91,14 @@
 		</li>
 	{/each}
 </ul>
-{#if outer && fill.swaps.length < MAX_COMPONENTS}
-	<button type="button" class="mt-2 action-quiet" onclick={add}
-		><Plus size={15} />Another {ROLE_NAMES[outer.role]}</button
-	>
+{#if fill.swaps.length < MAX_COMPONENTS}
+	<div class="mt-2 flex flex-wrap gap-2">
+		{#each swappable as part (part.id)}
+			<button type="button" class="action-quiet" onclick={() => add(part)}
+				><Plus size={15} />Another {ROLE_NAMES[part.role]}</button
+			>
+		{/each}
+	</div>
 {/if}
 
 {#if runningIndex >= 0}
