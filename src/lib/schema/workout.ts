@@ -4,20 +4,18 @@ import {
 	isKnown,
 	judge,
 	level,
-	packingFraction,
 	RELAY_SHARE,
 	reverseFill,
 	scaleBulk,
 	solveFit,
+	spaceMm3,
 	spoolOf,
 	surfaceAtDepth,
-	totalVolumeMm3,
 	under,
 	ok,
 	volumeToRadius,
 	widthAtRadius,
 	type BackingMaterial,
-	type Component,
 	type FirstOrder,
 	type Fit,
 	type Issue,
@@ -93,9 +91,6 @@ const FIRST_FIELD: Record<Problem['source']['kind'], Path> = {
 	rated: ['spool', 'ratings', 0, 'length']
 };
 
-const space = (c: Component): number =>
-	isKnown(c) ? totalVolumeMm3(c.sections) / packingFraction(c.layEfficiency) : 0;
-
 /**
  * What lies above the backing, with the bulk it was seen to have on the bare arbor: the depth says how much
  * space it takes, and its spread is that of the reading and of laying it again.
@@ -110,7 +105,7 @@ function halfFitted(
 	const surface = surfaceAtDepth(spool, depthMm);
 	if (!surface.ok) return { ok: false, issues: under(surface.issues, 'fill', 'halfFit') };
 	const seenMm3 = volumeToRadius(spool, surface.value);
-	const factor = seenMm3 / stack.slice(from).reduce((sum, c) => sum + space(c), 0);
+	const factor = seenMm3 / stack.slice(from).reduce((sum, c) => sum + spaceMm3(c), 0);
 	const perMm = 2 * Math.PI * surface.value * widthAtRadius(spool, surface.value);
 	const bulkShare = (perMm * spreads.depthMm) / seenMm3;
 	return ok(

@@ -1,6 +1,6 @@
 import { bareArbor, surfaceAt, windSection, type Surface } from '../fit/wind';
 import { solveFit, surfaceForGap, type Fit } from '../fit/solve';
-import { isKnown, type Component, type KnownComponent } from '../fit/stack';
+import { isKnown, spaceMm3, type Component, type KnownComponent } from '../fit/stack';
 import { fail, ok, under, type Result } from '../issues';
 import { crossSectionMm2, cutFromRear, totalLengthMm, totalVolumeMm3 } from '../line/sections';
 import { packingFraction } from '../packing/packing';
@@ -32,9 +32,6 @@ export interface Checkpoint {
 
 /** The same without ranges; `turns` and `lengthMm` are what remains. */
 export type CheckpointPlan = Omit<Checkpoint, 'ranges' | 'remaining'> & { turns: number; lengthMm: number };
-
-const spaceMm3 = (component: Component): number =>
-	isKnown(component) ? totalVolumeMm3(component.sections) / packingFraction(component.layEfficiency) : 0;
 
 /** What lies below and what comes above a component. */
 interface Place {

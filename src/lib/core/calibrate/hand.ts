@@ -1,5 +1,5 @@
-import { crossSectionMm2 } from '../line/sections';
-import { MAX_LAY_EFFICIENCY, packingFraction } from '../packing/packing';
+import { layOfTurns } from '../fit/wind';
+import { MAX_LAY_EFFICIENCY } from '../packing/packing';
 import { areaToRadius, type Spool } from '../spool';
 import { DEFAULT_SPREADS, type Spreads } from '../uncertainty/spreads';
 
@@ -45,7 +45,7 @@ export function observeHand(reading: FillReading, spreads: Spreads = DEFAULT_SPR
 	if (!(radiusMm > spool.arborRadiusMm && turns > 0))
 		throw new RangeError(`${turns} turns to a depth of ${depthMm} mm are no fill`);
 	const areaMm2 = areaToRadius(spool, radiusMm);
-	const layEfficiency = (turns * crossSectionMm2(diameterMm)) / (packingFraction(1) * areaMm2);
+	const layEfficiency = layOfTurns(spool, spool.arborRadiusMm, radiusMm, turns, diameterMm);
 	const stoodMm = radiusMm - spool.arborRadiusMm;
 	// How far the rule, the arbor and the width each move ln A: thickness and width are its factors.
 	const sigmaLn = Math.hypot(

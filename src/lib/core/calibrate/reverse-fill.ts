@@ -1,8 +1,8 @@
 import { fail, ok, under, type Result } from '../issues';
-import { crossSectionMm2 } from '../line/sections';
-import { MAX_LAY_EFFICIENCY, packingFraction } from '../packing/packing';
+import { MAX_LAY_EFFICIENCY } from '../packing/packing';
 import { areaToRadius, volumeToRadius, type Spool } from '../spool';
 import { surfaceForGap } from '../fit/solve';
+import { layOfTurns } from '../fit/wind';
 import { surfaceAtDepth } from './half-fit';
 
 /** The classical method: the line on the bare arbor, its depth read, backing wound over it until the gap is right. */
@@ -41,7 +41,7 @@ export function reverseFill(
 	if (!(turns > 0)) return fail({ code: 'no_turns_yet' }, ['turns']);
 	const areaMm2 = areaToRadius(spool, full.value) - areaToRadius(spool, line.value);
 	const volumeMm3 = volumeToRadius(spool, full.value) - volumeToRadius(spool, line.value);
-	const layEfficiency = (turns * crossSectionMm2(diameterMm)) / (packingFraction(1) * areaMm2);
+	const layEfficiency = layOfTurns(spool, line.value, full.value, turns, diameterMm);
 	if (layEfficiency > MAX_LAY_EFFICIENCY)
 		return fail({ code: 'packing_above_hexagonal', layEfficiency, limit: MAX_LAY_EFFICIENCY }, ['turns']);
 	return ok({ lengthMm: (turns * volumeMm3) / areaMm2, layEfficiency });

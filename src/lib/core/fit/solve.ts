@@ -3,7 +3,7 @@ import { crossSectionMm2, level, totalLengthMm, totalVolumeMm3 } from '../line/s
 import { SURFACE_MM } from '../numeric/tolerances';
 import { MAX_LAY_EFFICIENCY, packingFraction } from '../packing/packing';
 import { volumeToRadius, type Spool } from '../spool';
-import { isKnown, type KnownComponent, type Role, type Stack } from './stack';
+import { isKnown, spaceMm3, type KnownComponent, type Role, type Stack } from './stack';
 import { bareArbor, rearLengthOfVolume, windSection, type Surface } from './wind';
 
 /** One component as it lies on the spool. */
@@ -91,9 +91,6 @@ function checkStack(stack: Stack): Result<number> {
 		);
 	return ok(unknown[0] ?? -1);
 }
-
-const spaceMm3 = (component: KnownComponent): number =>
-	totalVolumeMm3(component.sections) / packingFraction(component.layEfficiency);
 
 function excessOver(spool: Spool, stack: readonly KnownComponent[], wantedMm: number, gapMm: number): Excess {
 	const targetMm3 = volumeToRadius(spool, Math.max(spool.gapFromRadiusMm - wantedMm, spool.arborRadiusMm));

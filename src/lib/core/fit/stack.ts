@@ -1,4 +1,5 @@
-import type { LineSection } from '../line/sections';
+import { totalVolumeMm3, type LineSection } from '../line/sections';
+import { packingFraction } from '../packing/packing';
 
 /** What a component is for. The stack runs from the arbor outward. */
 export const ROLES = ['bed', 'backing', 'running-line', 'line', 'head', 'tip', 'leader'] as const;
@@ -32,3 +33,7 @@ export type Component = KnownComponent | UnknownComponent;
 export type Stack = readonly Component[];
 
 export const isKnown = (component: Component): component is KnownComponent => 'sections' in component;
+
+/** Space a component takes on a spool, wherever it lies: its volume over its packing, mm³; 0 while its length is open. */
+export const spaceMm3 = (component: Component): number =>
+	isKnown(component) ? totalVolumeMm3(component.sections) / packingFraction(component.layEfficiency) : 0;

@@ -1,5 +1,6 @@
 import { crossSectionMm2, headOf, isLevel, sectionVolumeMm3, type LineSection } from '../line/sections';
 import { integrate } from '../numeric/quadrature';
+import { packingFraction } from '../packing/packing';
 import { areaToRadius, radiusAtVolume, type Spool } from '../spool';
 
 /** Stretches a taper is integrated in; five Gauss points on each. */
@@ -28,6 +29,17 @@ export const levelTurns = (
 ): number =>
 	(packing * (areaToRadius(spool, to.radiusMm) - areaToRadius(spool, from.radiusMm))) /
 	crossSectionMm2(diameterMm);
+
+/** η that so many turns of a diameter between two surfaces amount to: N = φ·ΔA/a turned round. */
+export const layOfTurns = (
+	spool: Spool,
+	innerRadiusMm: number,
+	outerRadiusMm: number,
+	turns: number,
+	diameterMm: number
+): number =>
+	(turns * crossSectionMm2(diameterMm)) /
+	(packingFraction(1) * (areaToRadius(spool, outerRadiusMm) - areaToRadius(spool, innerRadiusMm)));
 
 /** Turns of a tapered section: N = ∫ dL / 2πr, with the surface followed as the section goes on. */
 function taperTurns(spool: Spool, from: Surface, section: LineSection, packing: number): number {

@@ -8,7 +8,7 @@ import { packingFraction } from '../packing/packing';
 import { radiusAtVolume, volumeToRadius, type Spool } from '../spool';
 import type { Problem } from '../uncertainty/inputs';
 import { toMm } from '../units/units';
-import { TIGHT_GAP_MM } from './judge';
+import { overMm3, TIGHT_GAP_MM } from './judge';
 
 /** What is fished for, and the least backing people are content with. Common practice; everyone may put their own. */
 export const QUARRIES = [
@@ -74,12 +74,8 @@ export function waysToEnough(problem: Problem, planned: Fit, leastMm: number): M
 	if (isKnown(open)) return [];
 	const { spool } = built.value;
 	const perMm = crossSectionMm2(open.diameterMm) / packingFraction(open.layEfficiency);
-	const surfaceMm = Math.max(spool.gapFromRadiusMm - problem.gapMm, spool.arborRadiusMm);
 	// What the line alone stands too high has to go as well.
-	const overMm3 = fits
-		? 0
-		: volumeToRadius(spool, planned.layers.at(-1)!.outerRadiusMm) - volumeToRadius(spool, surfaceMm);
-	const missingMm3 = (leastMm - (fits ? solved.lengthMm : 0)) * perMm + overMm3;
+	const missingMm3 = fits ? (leastMm - solved.lengthMm) * perMm : leastMm * perMm + overMm3(problem, planned);
 	const shortage: Shortage = { problem, spool, index: solved.index, open, leastMm, missingMm3 };
 	return [thinner(shortage), narrower(shortage), shorter(shortage)].filter((way) => way !== undefined);
 }

@@ -76,7 +76,7 @@ function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
 }
 
 /** Space by which a stack that does not fit is too big for the gap that was wanted, mm³. */
-function overMm3({ source, gapMm }: Problem, fit: Fit): number {
+export function overMm3({ source, gapMm }: Problem, fit: Fit): number {
 	const built = spoolOf(source);
 	if (!built.ok) return 0;
 	const { spool } = built.value;

@@ -1,8 +1,8 @@
 import { checkpointPlan } from '../calibrate/checkpoint';
 import { halfFitPlan } from '../calibrate/half-fit';
 import { RATED_BULK_SPREAD, RATED_GAP_SIGMA_MM } from '../calibrate/ratings';
-import { isKnown } from '../fit/stack';
-import { crossSectionMm2, totalVolumeMm3 } from '../line/sections';
+import { isKnown, spaceMm3 } from '../fit/stack';
+import { crossSectionMm2 } from '../line/sections';
 import { packingFraction } from '../packing/packing';
 import type { Surface } from '../fit/wind';
 import type { Belief, World } from './world';
@@ -51,15 +51,13 @@ const makersFigure: Method = {
 	play: (world, { problem, solved }) => {
 		if (problem.source.kind === 'rated') return once(world, world.windLength(world.floor, solved.lengthMm));
 		// What a maker would print for this spool: right on the average once the allowance is off.
-		const spaceMm3 =
+		const ratedMm3 =
 			world.spaceToGapMm3(problem.gapMm + world.off(RATED_GAP_SIGMA_MM)) * (1 + world.off(RATED_BULK_SPREAD));
-		const knownMm3 = problem.stack
-			.filter(isKnown)
-			.reduce((sum, c) => sum + totalVolumeMm3(c.sections) / packingFraction(c.layEfficiency), 0);
+		const knownMm3 = problem.stack.reduce((sum, c) => sum + spaceMm3(c), 0);
 		const backing = problem.stack[solved.index]!;
 		if (isKnown(backing)) return undefined;
 		const perMm = crossSectionMm2(backing.diameterMm) / packingFraction(backing.layEfficiency);
-		return once(world, world.windLength(world.floor, (spaceMm3 - knownMm3) / perMm));
+		return once(world, world.windLength(world.floor, (ratedMm3 - knownMm3) / perMm));
 	}
 };
 

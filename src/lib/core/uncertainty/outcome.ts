@@ -1,7 +1,7 @@
 import { spoolOf } from '../calibrate/source';
 import type { Fit } from '../fit/solve';
-import { isKnown, type Component } from '../fit/stack';
-import { crossSectionMm2, totalVolumeMm3 } from '../line/sections';
+import { isKnown, spaceMm3, type Component } from '../fit/stack';
+import { crossSectionMm2 } from '../line/sections';
 import { packingFraction } from '../packing/packing';
 import { radiusAtVolume, volumeToRadius, type Spool } from '../spool';
 import type { Problem } from './inputs';
@@ -25,9 +25,6 @@ export interface Outcome {
 	/** Length at which the line just touches rim or frame. */
 	readonly lengthToRubMm: number;
 }
-
-const spaceMm3 = (component: Component): number =>
-	isKnown(component) ? totalVolumeMm3(component.sections) / packingFraction(component.layEfficiency) : 0;
 
 /** Space of a millimetre of the component that is solved for, mm³. */
 const spacePerMm = (component: Component): number =>

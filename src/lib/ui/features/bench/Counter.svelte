@@ -1,13 +1,5 @@
 <script lang="ts">
-	import {
-		parseLength,
-		packingFraction,
-		areaToRadius,
-		crossSectionMm2,
-		MAX_LAY_EFFICIENCY,
-		traverseAt,
-		windingAfter
-	} from '$lib/core';
+	import { layShown, parseLength, traverseAt, turnsToRadius, windingAfter } from '$lib/core';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { showLong, showRetrieve, showSmall, showTurns, smallUnit } from '$lib/schema/units';
 	import type { Workout } from '$lib/schema/workout';
@@ -47,24 +39,20 @@
 	const turns = $derived(run.state.turns.get(part.id) ?? 0);
 	const reading = $derived(run.state.depths.get(part.id));
 
-	/** η as a pause has shown it: turns and depth say what thickness and tightness come to together. */
-	const lay = $derived.by(() => {
-		const d = component.sections[0]?.startDiameterMm ?? 0;
-		const level = component.sections.length === 1;
-		const surfaceMm = reading && spool.rimRadiusMm - reading.depthMm;
-		if (!reading || !level || reading.turns <= 0 || !surfaceMm || surfaceMm <= layer.innerRadiusMm)
-			return component.layEfficiency;
-		const areaMm2 = areaToRadius(spool, surfaceMm) - areaToRadius(spool, layer.innerRadiusMm);
-		const shown = (reading.turns * crossSectionMm2(d)) / (packingFraction(1) * areaMm2);
-		return shown > 0.4 && shown < MAX_LAY_EFFICIENCY ? shown : component.layEfficiency;
-	});
+	const lay = $derived(layShown(spool, layer.innerRadiusMm, component, reading));
 	const now = $derived(windingAfter(spool, layer.innerRadiusMm, component, turns, lay));
 	/** Turns to the planned surface at that lay: a level strand goes on until it is there, a line until it is on. */
-	const target = $derived.by(() => {
-		if (!solved) return turns + now.turnsLeft;
-		const areaMm2 = areaToRadius(spool, layer.outerRadiusMm) - areaToRadius(spool, layer.innerRadiusMm);
-		return (packingFraction(lay) * areaMm2) / crossSectionMm2(component.sections[0]!.startDiameterMm);
-	});
+	const target = $derived(
+		solved
+			? turnsToRadius(
+					spool,
+					layer.innerRadiusMm,
+					layer.outerRadiusMm,
+					component.sections[0]!.startDiameterMm,
+					lay
+				)
+			: turns + now.turnsLeft
+	);
 	const left = $derived(target - turns);
 	const near = $derived(left <= WARN_TURNS);
 	const traverse = $derived(traverseAt(spool, layer.innerRadiusMm, component, now, lay));
