@@ -66,9 +66,13 @@
 							>{NAMES[slug][1]}</span
 						>
 					</td>
-					<td class="py-1.5 pl-4 text-right font-semibold">{showSmall(gapError95Mm, units)}</td>
-					<td class="py-1.5 pl-4 text-right">{formatNumber(100 * rubProbability, 1)} %</td>
-					<td class="py-1.5 pl-4 text-right">{extraTurns < 1 ? 'none' : showTurns(extraTurns)}</td>
+					<td class="py-1.5 pl-4 text-right font-semibold whitespace-nowrap"
+						>{showSmall(gapError95Mm, units)}</td
+					>
+					<td class="py-1.5 pl-4 text-right whitespace-nowrap">{formatNumber(100 * rubProbability, 1)} %</td>
+					<td class="py-1.5 pl-4 text-right whitespace-nowrap"
+						>{extraTurns < 1 ? 'none' : showTurns(extraTurns)}</td
+					>
 				</tr>
 			{/each}
 		</tbody>
