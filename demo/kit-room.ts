@@ -63,7 +63,8 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			turns: '389',
 			depth: '13.1 mm',
 			gap: '3.9 mm',
-			note: 'Joint sits flat. The guide wants a brighter backing next time.'
+			note: 'Joint sits flat. The guide wants a brighter backing next time.',
+			who: 'the warden'
 		}
 	},
 	{
@@ -71,7 +72,14 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			{ name: 'Beck reel, spare spool', ...measured('72 mm', '34 mm', '17.5 mm') },
 			{ line: line('DT', 4), backing: braid('gel-spun-30'), gap: '3.5 mm', joint: 'nail' }
 		),
-		wound: { woundOn: '2026-03-14', turns: '338', depth: '17.2 mm', gap: '3.4 mm', note: '' }
+		wound: {
+			woundOn: '2026-03-14',
+			turns: '338',
+			depth: '17.2 mm',
+			gap: '3.4 mm',
+			note: '',
+			who: 'the warden'
+		}
 	},
 	{
 		form: setup(
@@ -83,7 +91,8 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			turns: '905',
 			depth: '12.0 mm',
 			gap: '4.4 mm',
-			note: 'Warden wound it by hand.'
+			note: 'Warden wound it by hand.',
+			who: 'the warden'
 		}
 	},
 	{
@@ -91,7 +100,7 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			{ name: 'Tarn reel B, sinker', hand: 'right', ...measured('3 3/8 in', '1 5/8 in', '7/8 in') },
 			{ line: line('WF', 6, 'S'), backing: braid('polyester-20'), gap: '5 mm', joint: 'nail' }
 		),
-		begun: 4
+		begun: 6
 	},
 	{
 		form: setup(
@@ -113,7 +122,8 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			turns: '1380',
 			depth: '10.9 mm',
 			gap: '5.6 mm',
-			note: 'Mono bed under the braid.'
+			note: 'Mono bed under the braid.',
+			who: 'the warden'
 		}
 	},
 	{
@@ -172,7 +182,8 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 			turns: '',
 			depth: '',
 			gap: '5 mm',
-			note: 'Wound by a class; not counted.'
+			note: 'Wound by a class; not counted.',
+			who: 'the warden'
 		}
 	},
 	{

@@ -1,3 +1,4 @@
+import type { ChosenSchools } from '$lib/core';
 import type { Theme } from '$lib/schema/preferences';
 import type { UnitSystem } from '$lib/schema/units';
 
@@ -6,6 +7,8 @@ declare global {
 		interface Locals {
 			units: UnitSystem;
 			theme: Theme;
+			/** The person's own ways, where people differ. */
+			schools: ChosenSchools;
 		}
 		interface PageState {
 			/** Address of a set-up that was saved for the first time while its page was open. */

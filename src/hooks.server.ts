@@ -1,4 +1,4 @@
-import { readTheme, readUnits, THEME_COOKIE } from '$lib/schema/preferences';
+import { readSchools, readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE } from '$lib/schema/preferences';
 import { UNITS_COOKIE } from '$lib/schema/units';
 import { closeDatabase } from '$lib/server/db';
 import type { Handle, HandleServerError } from '@sveltejs/kit';
@@ -8,6 +8,7 @@ process.on('sveltekit:shutdown', () => closeDatabase());
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));
 	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
+	event.locals.schools = readSchools(event.cookies.get(SCHOOLS_COOKIE));
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>

@@ -1,3 +1,7 @@
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => ({ units: locals.units, theme: locals.theme });
+export const load: LayoutServerLoad = ({ locals }) => ({
+	units: locals.units,
+	theme: locals.theme,
+	schools: locals.schools
+});

@@ -9,7 +9,7 @@
 
 	let { data, children } = $props();
 	// svelte-ignore state_referenced_locally
-	const preferences = providePreferences(data.units, data.theme);
+	const preferences = providePreferences(data.units, data.theme, data.schools);
 	let help = $state(false);
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;

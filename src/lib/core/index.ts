@@ -42,9 +42,25 @@ export type { InputKey, Problem } from './uncertainty/inputs';
 export { firstOrder, type Answer, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';
 export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
-export * from './procedure/steps';
+export { CAUTIONS, type Caution, type Phrase, type Sentence } from './procedure/phrase';
+export * from './procedure/schools';
+export { JOINTS, LEAST_BACKING_MM, type JobPart, type JobSetup, type Joint } from './procedure/job';
+export { jobSteps } from './procedure/steps';
+export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
+export {
+	remediesAt,
+	remedySign,
+	REMEDY_KEYS,
+	type Remedy as WayBack,
+	type RemedyKey
+} from './procedure/remedies';
+export { toolsOf } from './procedure/laid-out';
+export type { Tool } from './procedure/tools';
+export { expectedSeconds, learnTempo, type Tempo, type TimedStep } from './procedure/times';
 export * from './judge/enough';
 export * from './judge/shopping';
 export * from './run/events';
-export * from './run/state';
+export { runState, undoOf, type LogEntry, type RunState } from './run/state';
+export * from './run/timing';
+export * from './run/weighing';
 export * from './run/winding';

@@ -1,45 +1,85 @@
-import { findMaterial, LEAST_BACKING_MM, type JobSetup } from '$lib/core';
+import {
+	JOINTS,
+	jobSteps,
+	LEAST_BACKING_MM,
+	SCHOOLS,
+	schoolsOf,
+	type ChosenSchools,
+	type JobPart,
+	type JobSetup
+} from '$lib/core';
+import { ROLE_NAMES } from './parts';
 import type { SetupForm } from './setup';
 import type { Workout } from './workout';
 
-/** Names of what goes on above the backing, in the order it goes on: "running line, then head, then tip". */
-const above = (workout: Workout): string =>
-	workout.parts
-		.slice(workout.stopIndex + 1)
-		.map(({ label }) => label)
-		.join(', then ');
+/** Strength in the name of a backing: "polyester-30" is sold as 30 lb. */
+const strengthLb = (slug: string | undefined): number | undefined => {
+	const found = /-(\d+)$/.exec(slug ?? '');
+	return found ? Number(found[1]) : undefined;
+};
 
-/** The set-up as the procedure wants it. */
-export function jobOf(form: SetupForm, workout: Workout): JobSetup {
+function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[] {
+	return parts.map(({ id, role, label, material, line }, i) => {
+		const layer = fit.layers[i]!;
+		const strength = strengthLb(material?.slug);
+		return {
+			id,
+			role,
+			label,
+			joint: fill.stack[i]?.joint ?? 'loops',
+			lengthMm: layer.lengthMm,
+			turns: layer.turns,
+			depthMm: known.spool.rimRadiusMm - layer.outerRadiusMm,
+			sinking: line?.density === 'S',
+			cuts: material?.cuts ?? false,
+			...(strength !== undefined && { strengthLb: strength })
+		};
+	});
+}
+
+/**
+ * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
+ * the job leaves it out: the line goes on the arbor.
+ */
+export function jobOf(form: SetupForm, workout: Workout, person: ChosenSchools = {}): JobSetup {
 	const { spool, fill } = form;
-	const { stopIndex, fit, parts } = workout;
-	const backing = fit.layers[stopIndex];
-	const bare = (backing?.lengthMm ?? 0) < LEAST_BACKING_MM;
-	const lineTurns = fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0);
-	const under = parts.slice(0, Math.max(stopIndex, 0));
-	const usual = findMaterial('polyester-20');
+	const { stopIndex, fit } = workout;
+	const stop = fit.layers[stopIndex];
+	const bare = (stop?.lengthMm ?? 0) < LEAST_BACKING_MM;
+	const parts = partsOf(form, workout).filter((_, i) => !(bare && i === stopIndex));
+	const stopPart = bare ? undefined : workout.parts[stopIndex]?.id;
 	return {
 		hand: spool.hand,
 		cage: spool.cage,
 		arborTurns: fill.arborTurns,
-		joint: fill.stack[stopIndex + 1]?.joint ?? 'loops',
-		...(under.length > 0 && {
-			bed: {
-				label: under.map(({ label }) => label).join(', then '),
-				lengthMm: fit.layers.slice(0, stopIndex).reduce((sum, layer) => sum + layer.lengthMm, 0)
-			}
-		}),
-		head: parts.slice(stopIndex + 1).some(({ role }) => role === 'head'),
-		backing: workout.material ?? (usual.ok ? usual.value : { label: 'Backing', cuts: false }),
-		lineLabel: above(workout) || parts.at(-1)!.label,
-		sinking: workout.line.density === 'S',
+		parts,
+		...(stopPart !== undefined && { stopPart }),
+		schools: schoolsOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
 		plan: {
-			lengthMm: bare ? 0 : backing!.lengthMm,
-			stopDepthMm: backing?.depthMm ?? 0,
-			turns: backing?.turns ?? 0,
+			lengthMm: bare ? 0 : stop!.lengthMm,
+			stopDepthMm: stop?.depthMm ?? 0,
+			turns: stop?.turns ?? 0,
 			gapMm: fit.gapMm,
-			lineTurns
+			lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
 		}
 	};
 }
+
+/** The knots of a job, from the arbor outward, in words. */
+export function knotsOf(job: JobSetup): string[] {
+	const { arborKnot } = job.schools;
+	const turns = job.arborTurns === 1 ? '1 turn' : `${job.arborTurns} turns`;
+	return [
+		`arbor: ${SCHOOLS.arborKnot.ways[arborKnot].label.toLowerCase()}, ${turns}`,
+		...job.parts
+			.slice(1)
+			.map(
+				({ role, joint }, i) => `${ROLE_NAMES[job.parts[i]!.role]} to ${ROLE_NAMES[role]}: ${JOINTS[joint]}`
+			)
+	];
+}
+
+/** How long the whole job is planned to take, before anything is learnt. */
+export const plannedSeconds = (job: JobSetup): number =>
+	jobSteps(job).reduce((sum, { seconds }) => sum + seconds, 0);

@@ -98,6 +98,7 @@ export const newSetup = (spool?: SpoolForm): SetupForm => ({
 		leader: '9 ft',
 		halfFit: '',
 		reverseTurns: '',
+		schools: {},
 		spreads: NO_SPREADS
 	}
 });

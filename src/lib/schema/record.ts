@@ -1,21 +1,23 @@
-import { z } from 'zod';
-import { RecordForm, SetupForm } from './setup';
+import type { RunSummary } from './run';
+import type { RecordForm, SetupForm } from './setup';
 
 /** A finished winding: the set-up it followed, what was measured, and what is therefore on the spool. */
-export const WindRecord = z.object({
-	id: z.string(),
-	setupId: z.string(),
-	spoolId: z.string(),
-	woundOn: z.iso.date(),
+export interface WindRecord {
+	readonly id: string;
+	readonly setupId: string;
+	readonly spoolId: string;
+	/** ISO date. */
+	readonly woundOn: string;
 	/** As typed. */
-	typed: RecordForm,
-	turns: z.number().nullable(),
-	depthMm: z.number().nullable(),
-	gapMm: z.number().nullable(),
+	readonly typed: RecordForm;
+	readonly turns: number | null;
+	readonly depthMm: number | null;
+	readonly gapMm: number | null;
 	/** The set-up at that moment: later changes to the plan do not change what was wound. */
-	form: SetupForm,
+	readonly form: SetupForm;
 	/** Length of backing that is on: measured where turns and depth were read, else planned. */
-	backingMm: z.number(),
-	backingMeasured: z.boolean()
-});
-export type WindRecord = z.infer<typeof WindRecord>;
+	readonly backingMm: number;
+	readonly backingMeasured: boolean;
+	/** The run at the bench that led to it, where there was one. */
+	readonly run: RunSummary | null;
+}

@@ -1,4 +1,4 @@
-import { STEP_KEYS } from '$lib/core';
+import { COUNTED_BY, REMEDY_KEYS, STEP_KINDS } from '$lib/core';
 import { z } from 'zod';
 
 /** Most events of one request: a counter's few minutes. */
@@ -7,28 +7,41 @@ export const MAX_EVENTS = 500;
 const id = z.string().regex(/^[\w-]{1,64}$/);
 const common = { id, at: z.number().int().min(0).max(8.64e15) };
 const part = z.string().min(1).max(40);
+/** A kind of step, with its part where there is one: `wind:backing`. */
+const step = z.string().regex(new RegExp(`^(${STEP_KINDS.join('|')})(:.{1,40})?$`));
+const seconds = z.number().min(0).max(1e6);
+
+const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
+	z.strictObject({ ...common, kind: z.literal(kind), ...shape });
 
 /** An event of a run, as it is kept and sent. */
 export const RunEventShape = z
 	.discriminatedUnion('kind', [
-		z.strictObject({ ...common, kind: z.literal('step'), step: z.enum(STEP_KEYS), done: z.boolean() }),
-		z.strictObject({
-			...common,
-			kind: z.literal('turns'),
+		event('step', { step, done: z.boolean(), plannedSeconds: seconds.optional() }),
+		event('tool', { tool: z.string().min(1).max(60), here: z.boolean() }),
+		event('turns', {
 			part,
-			turns: z.number().min(-100_000).max(100_000)
+			turns: z.number().min(-100_000).max(100_000),
+			by: z.enum(COUNTED_BY).optional()
 		}),
-		z.strictObject({
-			...common,
-			kind: z.literal('counter'),
+		event('counter', {
 			part,
 			session: z.string().min(1).max(64),
 			seq: z.number().int().min(0),
-			total: z.number().min(-1e6).max(1e6)
+			total: z.number().min(-1e6).max(1e6),
+			base: z.boolean().optional()
 		}),
-		z.strictObject({ ...common, kind: z.literal('depth'), part, depthMm: z.number().min(-20).max(200) }),
-		z.strictObject({ ...common, kind: z.literal('remark'), text: z.string().max(2000) }),
-		z.strictObject({ ...common, kind: z.literal('undo'), of: id })
+		event('depth', { part, depthMm: z.number().min(-20).max(200) }),
+		event('remedy', {
+			remedy: z.enum(REMEDY_KEYS),
+			step,
+			back: step,
+			reopens: z.array(step).max(60).readonly(),
+			off: z.array(part).max(12).readonly()
+		}),
+		event('remark', { text: z.string().max(2000), step: step.optional() }),
+		event('photo', { photo: id, step }),
+		event('undo', { of: id })
 	])
 	.meta({ id: 'RunEvent' });
 
@@ -40,3 +53,21 @@ export const RunEvents = z
 	.object({ events: z.array(RunEventShape), arrival: z.number().int() })
 	.meta({ id: 'RunEvents' });
 export type RunEvents = z.infer<typeof RunEvents>;
+
+/** What a run came to, kept with the record that ended it. */
+export const RunSummary = z.object({
+	run: z.string(),
+	startedAt: z.iso.datetime(),
+	seconds,
+	plannedSeconds: seconds,
+	/** Turns that are on each part. */
+	turns: z.record(z.string(), z.number()),
+	steps: z.array(z.object({ step: z.string(), plannedSeconds: seconds.optional(), tookSeconds: z.number() })),
+	remarks: z.array(z.object({ text: z.string(), step: z.string().optional() })),
+	photos: z.array(z.object({ photo: z.string(), step: z.string() })),
+	remedies: z.array(z.object({ remedy: z.enum(REMEDY_KEYS), step: z.string() })),
+	hand: z.enum(['left', 'right']),
+	/** Knots from the arbor outward, in words: "arbor: overhand and stopper, 2 turns". */
+	knots: z.array(z.string())
+});
+export type RunSummary = z.infer<typeof RunSummary>;

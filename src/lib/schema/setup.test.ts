@@ -6,7 +6,7 @@ import { newSetup } from './new-setup';
 import { SetupForm, type RecordForm } from './setup';
 import { showLeader, showLong, showSmall, showToBuy } from './units';
 import { wordIssue } from './words';
-import { jobOf } from './job';
+import { jobOf, knotsOf, plannedSeconds } from './job';
 import { lineLabel } from './parts';
 import { workOut } from './workout';
 import { asWound, lengthOfTurnsMm } from './wound';
@@ -57,7 +57,16 @@ describe('working a set-up out', () => {
 	it('feeds the procedure', () => {
 		const form = measured();
 		const job = jobOf(form, worked(form));
-		expect(job).toMatchObject({ hand: 'left', lineLabel: 'Weight-forward 5, floating', sinking: false });
+		expect(job).toMatchObject({ hand: 'left', stopPart: 'backing', schools: { arborKnot: 'overhand' } });
+		expect(job.parts).toMatchObject([
+			{ role: 'backing', strengthLb: 20, cuts: false },
+			{ role: 'line', label: 'Weight-forward 5, floating', joint: 'loops', sinking: false }
+		]);
+		expect(jobOf(form, worked(form), { arborKnot: 'uni' }).schools.arborKnot).toBe('uni');
+		const own = { ...form, fill: { ...form.fill, schools: { arborKnot: 'doubled' } as const } };
+		expect(jobOf(own, worked(own), { arborKnot: 'uni' }).schools.arborKnot).toBe('doubled');
+		expect(plannedSeconds(job)).toBeGreaterThan(20 * 60);
+		expect(knotsOf(job)).toEqual(['arbor: overhand and stopper, 2 turns', 'backing to line: loop to loop']);
 		expect(job.plan.turns).toBeGreaterThan(500);
 		expect(lineLabel({ taper: 'DT', number: 4, density: 'I' })).toBe('Double taper 4, intermediate');
 	});
@@ -77,7 +86,7 @@ describe('settling', () => {
 
 describe('what came out', () => {
 	const typed = (given: Partial<RecordForm>): RecordForm => ({
-		woundOn: '2026-03-01', turns: '', depth: '', gap: '', note: '', ...given
+		woundOn: '2026-03-01', turns: '', depth: '', gap: '', note: '', who: '', ...given
 	}); // prettier-ignore
 	it('may be left open', () => {
 		expect(readRecord(typed({}), 'yd-mm')).toEqual({

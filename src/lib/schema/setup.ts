@@ -4,9 +4,11 @@ import {
 	JOINTS,
 	MAKERS_ALLOWANCES,
 	ROLES,
-	STEP_KEYS,
+	SCHOOL_KEYS,
+	SCHOOLS,
 	TAPERS,
 	WINDING_HANDS,
+	type ChosenSchools,
 	type Density,
 	type Joint,
 	type Taper,
@@ -117,6 +119,11 @@ export const SpreadsForm = z.strictObject({
 	lay: Typed
 });
 
+/** Where people differ: this set-up's own ways; what is not there is as the person has it, or as usual. */
+export const SchoolsForm = z.strictObject(
+	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(keys<string>(SCHOOLS[key].ways)).optional()]))
+) as unknown as z.ZodType<ChosenSchools>;
+
 /** What goes on it, and how. */
 export const FillForm = z.strictObject({
 	/** From the arbor outward. */
@@ -132,6 +139,7 @@ export const FillForm = z.strictObject({
 	halfFit: Typed,
 	/** Turns of backing that then went over it until the gap was right: the reverse fill. */
 	reverseTurns: z.string().max(20),
+	schools: SchoolsForm.default({}),
 	spreads: SpreadsForm
 });
 export type FillForm = z.infer<typeof FillForm>;
@@ -143,7 +151,15 @@ export type SetupForm = z.infer<typeof SetupForm>;
 export const SaveSetup = z.strictObject({ form: SetupForm, version: z.number().int().min(1) });
 export const CreateSetup = z.strictObject({ form: SetupForm, spoolId: z.string().max(40).optional() });
 
-export const TickStep = z.strictObject({ step: z.enum(STEP_KEYS), done: z.boolean() });
+/** How it is wound and tied, changed from the bench. What is left out stays as it is. */
+export const SaveWays = z.strictObject({
+	schools: SchoolsForm.optional(),
+	arborTurns: FillForm.shape.arborTurns.optional(),
+	gap: Typed.optional(),
+	/** A joint by the part it joins on. */
+	joints: z.record(z.string().max(40), z.enum(keys<Joint>(JOINTS))).optional()
+});
+export type SaveWays = z.infer<typeof SaveWays>;
 
 /** What came out, as typed. All but the date may be left open. */
 export const RecordForm = z.strictObject({
@@ -151,6 +167,7 @@ export const RecordForm = z.strictObject({
 	turns: z.string().max(20),
 	depth: Typed,
 	gap: Typed,
-	note: z.string().max(2000)
+	note: z.string().max(2000),
+	who: z.string().max(60).default('')
 });
 export type RecordForm = z.infer<typeof RecordForm>;

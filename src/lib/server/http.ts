@@ -4,6 +4,8 @@ import type { z } from 'zod';
 
 /** Largest request body taken, bytes: a set-up is a few kilobytes. */
 const MAX_BODY_BYTES = 256 * 1024;
+/** Largest photo taken, bytes: the browser makes them smaller than this first. */
+const MAX_PHOTO_BYTES = 400 * 1024;
 
 export const issueResponse = (status: 400 | 404 | 413 | 422, issues: WordedIssue[]): Response =>
 	Response.json({ issues }, { status });
@@ -45,35 +47,39 @@ export function eventStream(open: (send: (id: number, data: unknown) => void) =>
 	});
 }
 
-const one = (status: 400 | 404 | 413, code: string, message: string): Response =>
+export const refuse = (status: 400 | 404 | 413 | 422, code: string, message: string): Response =>
 	issueResponse(status, [{ code, path: [], message }]);
 
 export const notFound = (what: string): Response =>
-	one(404, 'not_found', `There is no such ${what} (any more). Go back to the rack and choose again.`);
+	refuse(404, 'not_found', `There is no such ${what} (any more). Go back to the rack and choose again.`);
 
 export const impossible = (issues: readonly Issue[]): Response => issueResponse(422, issues.map(wordIssue));
 
 /**
- * The body as text, or undefined when it proves too large. What is too much is still read, and dropped:
- * closing on a sender in mid-sentence would lose it the answer. The adapter ends a body for good at its
- * own, higher limit, with an error here.
+ * The body, or undefined when it proves too large. What is too much is still read, and dropped: closing on a
+ * sender in mid-sentence would lose it the answer. The adapter ends a body for good at its own, higher limit,
+ * with an error here.
  */
-async function readBounded(request: Request): Promise<string | undefined> {
-	if (Number(request.headers.get('content-length') ?? 0) > MAX_BODY_BYTES) return undefined;
-	if (!request.body) return '';
-	const reader = (request.body as ReadableStream<Uint8Array>).getReader();
-	const decoder = new TextDecoder();
-	let [text, bytes] = ['', 0];
+async function readBounded(request: Request, limit: number): Promise<Uint8Array<ArrayBuffer> | undefined> {
+	if (Number(request.headers.get('content-length') ?? 0) > limit) return undefined;
+	if (!request.body) return new Uint8Array();
+	const reader = (request.body as ReadableStream<Uint8Array<ArrayBuffer>>).getReader();
+	const parts: Uint8Array<ArrayBuffer>[] = [];
+	let bytes = 0;
 	try {
 		for (let read = await reader.read(); !read.done; read = await reader.read()) {
 			bytes += read.value.byteLength;
-			if (bytes <= MAX_BODY_BYTES) text += decoder.decode(read.value, { stream: true });
+			if (bytes <= limit) parts.push(read.value);
 		}
 	} catch {
 		return undefined;
 	}
-	return bytes > MAX_BODY_BYTES ? undefined : text + decoder.decode();
+	return bytes > limit ? undefined : new Uint8Array(await new Blob(parts).arrayBuffer());
 }
+
+/** The bytes of a photo; undefined when they are too many. */
+export const readBytes = (request: Request): Promise<Uint8Array<ArrayBuffer> | undefined> =>
+	readBounded(request, MAX_PHOTO_BYTES);
 
 export type Body<T> = { ok: true; value: T } | { ok: false; response: Response };
 
@@ -81,16 +87,18 @@ export type Body<T> = { ok: true; value: T } | { ok: false; response: Response }
 export async function readBody<S extends z.ZodType>(request: Request, shape: S): Promise<Body<z.output<S>>> {
 	const no = (response: Response): Body<z.output<S>> => ({ ok: false, response });
 	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
-		return no(one(400, 'not_json', 'Send JSON, with Content-Type: application/json.'));
-	const text = await readBounded(request);
-	if (text === undefined)
-		return no(one(413, 'too_large', `Send at most ${MAX_BODY_BYTES / 1024} kB: a set-up is a few of them.`));
+		return no(refuse(400, 'not_json', 'Send JSON, with Content-Type: application/json.'));
+	const bytes = await readBounded(request, MAX_BODY_BYTES);
+	if (!bytes)
+		return no(
+			refuse(413, 'too_large', `Send at most ${MAX_BODY_BYTES / 1024} kB: a set-up is a few of them.`)
+		);
 	let body: unknown;
 	try {
-		body = JSON.parse(text);
+		body = JSON.parse(new TextDecoder().decode(bytes));
 	} catch {
 		return no(
-			one(
+			refuse(
 				400,
 				'not_json',
 				'The body is not JSON: check brackets, quotes and commas. NaN is not a number there.'

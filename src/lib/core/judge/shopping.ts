@@ -1,4 +1,4 @@
-import type { Joint } from '../procedure/steps';
+import type { Joint } from '../procedure/job';
 import { toMm } from '../units/units';
 
 /** Length that a knot takes, tag included, mm. Common practice, rounded up. */
@@ -6,7 +6,8 @@ export const KNOT_ALLOWANCE_MM: Record<Joint | 'arbor', number> = {
 	arbor: toMm(18, 'in'),
 	loops: toMm(24, 'in'),
 	nail: toMm(8, 'in'),
-	albright: toMm(10, 'in')
+	albright: toMm(10, 'in'),
+	'own-loop': toMm(24, 'in')
 };
 
 /** Lengths in which backing is sold, yd. Common practice. */

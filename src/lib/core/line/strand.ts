@@ -14,7 +14,7 @@ const CALIPERS_SHARE = 0.05;
 /** 1σ of a width of wraps read on a rule, mm. Assumption. */
 const WRAPS_READING_MM = 0.3;
 /** 1σ of a kitchen scale, g. Assumption. */
-const SCALE_G = 0.1;
+export const SCALE_G = 0.1;
 
 const WRAPS = /^\s*(\d+)\s*(?:wraps?|turns?)\s*(?:in|over|on|=|:)?\s*(.+)$/i;
 const WEIGHED = /^\s*(.+?)\s+(?:in|per|for|over)\s+(.+)$/i;

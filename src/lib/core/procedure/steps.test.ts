@@ -1,79 +1,134 @@
 import { describe, expect, it } from 'vitest';
-import { jobSteps, JOINTS, STEP_KEYS, type JobSetup, type Joint, type Step } from './steps';
+import { toolsOf } from './laid-out';
+import { SCHOOL_KEYS, SCHOOLS, schoolsOf, gapOfSchool, USUAL_SCHOOLS } from './schools';
+import { kindOf, type Step } from './step';
+import { jobSteps } from './steps';
+import { jobFor, STACKS, type Given, type StackName } from './testing';
 
 /** Content is common practice throughout. */
-const base: JobSetup = {
-	hand: 'left',
-	cage: 'open',
-	arborTurns: 2,
-	joint: 'loops',
-	backing: { label: 'Braided polyester, 20 lb', cuts: false },
-	lineLabel: 'Weight-forward 5, floating',
-	sinking: false,
-	head: false,
-	leaderMm: 2743,
-	plan: { lengthMm: 148_000, stopDepthMm: 11.4, turns: 949, gapMm: 4, lineTurns: 129 }
-};
-const text = (steps: readonly Step[]): string => JSON.stringify(steps);
-const step = (setup: JobSetup, key: Step['key']): Step => jobSteps(setup).find((s) => s.key === key)!;
+const stepOf = (given: Given, id: string): Step => jobSteps(jobFor(given)).find((step) => step.id === id)!;
+const idsOf = (given: Given): string[] => jobSteps(jobFor(given)).map(({ id }) => id);
+const toolKeys = (given: Given): string[] => toolsOf(jobFor(given)).map(({ key }) => key);
 
-describe('the steps of a job', () => {
-	it('come in the order of work', () => {
-		expect(jobSteps(base).map(({ key }) => key)).toEqual(STEP_KEYS);
+describe('the order of work', () => {
+	it('prepares, winds part by part from the arbor outward, and finishes', () => {
+		expect(idsOf({})).toEqual([
+			'tools',
+			'hand',
+			'cage',
+			'mount',
+			'supply',
+			'arbor',
+			'wind:backing',
+			'end:line',
+			'join:line',
+			'wind:line',
+			'gap',
+			'leader',
+			'last-look',
+			'label'
+		]);
+		expect(idsOf({ stack: 'spey' }).slice(5, 15)).toEqual([
+			'arbor',
+			'wind:backing',
+			'join:running',
+			'wind:running',
+			'end:head',
+			'join:head',
+			'wind:head',
+			'end:tip',
+			'join:tip',
+			'wind:tip'
+		]);
 	});
-
-	for (const hand of ['left', 'right'] as const)
-		for (const cage of ['open', 'closed'] as const)
-			for (const joint of Object.keys(JOINTS) as Joint[])
-				it(`${hand} hand, ${cage} cage, ${JOINTS[joint]}`, () => {
-					const steps = jobSteps({ ...base, hand, cage, joint });
-					expect(steps[0]!.title).toContain(`${hand}-hand`);
-					expect(text(steps)).not.toContain(
-						hand === 'left' ? 'right-hand wind"' : 'Set the reel for left-hand'
-					);
-					expect(steps[1]!.title.includes('closed')).toBe(cage === 'closed');
-					expect(text([steps[1]!]).includes('before it goes round the arbor')).toBe(cage === 'closed');
-					expect(steps.find(({ key }) => key === 'joint')!.title).toContain(JOINTS[joint]);
-					expect(text(steps).includes('spool through the backing loop')).toBe(joint === 'loops');
-				});
-
+	it.each(Object.keys(STACKS) as StackName[])(
+		'%s: the cage comes before the arbor, each join before its winding',
+		(stack) => {
+			const ids = idsOf({ stack, cage: 'closed' });
+			expect(ids.indexOf('cage')).toBeLessThan(ids.indexOf('arbor'));
+			for (const { id } of STACKS[stack].slice(1))
+				expect(ids.indexOf(`join:${id}`)).toBeLessThan(ids.indexOf(`wind:${id}`));
+			expect(new Set(ids).size).toBe(ids.length);
+			for (const id of ids) expect(kindOf(id)).toBeDefined();
+		}
+	);
+	it.each(Object.keys(STACKS) as StackName[])(
+		'%s: each step has a right, a wrong and a way out, and a time',
+		(stack) => {
+			for (const step of jobSteps(jobFor({ stack }))) {
+				for (const part of [step.right, step.wrong, step.then]) expect(part.length).toBeGreaterThan(0);
+				expect(step.instructions.length).toBeGreaterThan(0);
+				expect(step.seconds).toBeGreaterThan(0);
+			}
+		}
+	);
 	it('the backing is wound to the stop depth, with turns and length beside it', () => {
-		const { figure } = step(base, 'backing');
+		const { figure } = stepOf({}, 'wind:backing');
 		expect(figure).toMatchObject({ value: { smallMm: 11.4 } });
 		expect(figure!.beside).toContainEqual({ turns: 949 });
 		expect(figure!.beside).toContainEqual({ longMm: 148_000 });
 	});
-	it('sinking lines get more turns in a nail knot', () => {
-		expect(text([step({ ...base, joint: 'nail' }, 'joint')])).toContain('5–7');
-		expect(text([step({ ...base, joint: 'nail', sinking: true }, 'joint')])).toContain('7–10');
+	it('every job defers to the leaflet, keeps flies away and takes the scraps home', () => {
+		expect(stepOf({}, 'hand').cautions).toContain('leaflet');
+		expect(stepOf({}, 'mount').cautions).toContain('no-fly');
+		expect(stepOf({}, 'last-look').cautions).toContain('scraps');
 	});
-	it('gel-spun: a bed on the arbor and a caution for the fingers', () => {
-		const thin = { ...base, backing: { label: 'Gel-spun braid, 30 lb', cuts: true } };
-		expect(text([step(thin, 'arbor')])).toContain('mono');
-		expect(step(thin, 'backing').cautions).toContain('thin-braid');
-		expect(step(base, 'backing').cautions).not.toContain('thin-braid');
+	it('only thin braid is said to cut, where it runs through the fingers', () => {
+		expect(stepOf({ stack: 'thin braid' }, 'wind:backing').cautions).toContain('thin-braid');
+		expect(stepOf({ stack: 'thin braid' }, 'wind:line').cautions).not.toContain('thin-braid');
+		expect(stepOf({}, 'wind:backing').cautions).not.toContain('thin-braid');
 	});
-	it('a bed is what is tied to the arbor, and slippery braid then needs no tape', () => {
-		const bedded = {
-			...base,
-			backing: { label: 'Gel-spun braid, 30 lb', cuts: true },
-			bed: { label: 'Mono bed, 20 lb', lengthMm: 2438 }
-		};
-		expect(step(bedded, 'arbor').title).toContain('bed');
-		expect(text([step(bedded, 'arbor')])).toContain('2438');
-		expect(text([step(bedded, 'arbor')])).not.toContain('tape');
+	it('a drill winds faster than a hand, and takes a caution', () => {
+		const by = (mount: 'butt' | 'drill') => stepOf({ schools: { mount } }, 'wind:backing');
+		expect(by('drill').seconds).toBeLessThan(by('butt').seconds / 2);
+		expect(by('drill').cautions).toContain('drill');
+		expect(by('butt').cautions).not.toContain('drill');
 	});
-	it('a head has an end that goes first', () => {
-		expect(text([step({ ...base, head: true }, 'line')])).toContain('coloured marker');
-		expect(text([step(base, 'line')])).not.toContain('coloured marker');
+});
+
+describe('what is laid out', () => {
+	it('is what this job takes, each once, with what can stand in', () => {
+		const keys = toolKeys({ joint: 'nail' });
+		expect(keys).toEqual(
+			expect.arrayContaining(['reel', 'part:backing', 'part:line', 'leader', 'rod-butt', 'nail-tool'])
+		);
+		expect(new Set(keys).size).toBe(keys.length);
+		expect(toolsOf(jobFor()).find(({ key }) => key === 'axle')!.standIn).toContain('bowl');
 	});
-	it('with no room for backing the line goes on the arbor', () => {
-		const keys = jobSteps({ ...base, plan: { ...base.plan, lengthMm: 0 } }).map(({ key }) => key);
-		expect(keys).not.toContain('backing');
-		expect(keys).not.toContain('joint');
+	it.each([
+		[{ joint: 'loops' }, 'nail-tool', false],
+		[{ joint: 'own-loop' }, 'resin', true],
+		[{ joint: 'nail' }, 'resin', false],
+		[{ stack: 'thin braid' }, 'glove', true],
+		[{ stack: 'floating' }, 'glove', false],
+		[{ stack: 'thin braid' }, 'tape', true],
+		[{ stack: 'thin braid', schools: { grip: 'mono' } }, 'mono-bed', true],
+		[{ schools: { tension: 'helper' } }, 'helper', true],
+		[{ schools: { tension: 'drag' } }, 'second-reel', true],
+		[{ schools: { mount: 'drill' } }, 'drill', true],
+		[{ schools: { mount: 'drill' } }, 'rod-butt', false],
+		[{ schools: { weldedLoop: 'cut' } }, 'nail-tool', true]
+	] as const satisfies readonly [Given, string, boolean][])('%j: %s %s', (given, key, there) => {
+		expect(toolKeys(given).includes(key)).toBe(there);
 	});
-	it('every job defers to the leaflet and takes the scraps home', () => {
-		expect(step(base, 'hand').cautions).toContain('leaflet');
-		expect(step(base, 'last-look').cautions).toContain('scraps');
+	it('says how much of what: about so much of what is wound to a depth', () => {
+		const backing = toolsOf(jobFor()).find(({ key }) => key === 'part:backing')!;
+		expect(backing.name).toEqual(['20 lb polyester, about ', { longMm: 27_000 }]);
+	});
+});
+
+describe('schools', () => {
+	it('each have a usual way, among at least two, and every way says what it buys', () => {
+		for (const key of SCHOOL_KEYS) {
+			const { ways, usual } = SCHOOLS[key];
+			expect(Object.keys(ways).length).toBeGreaterThan(1);
+			expect(Object.keys(ways)).toContain(usual);
+			for (const { buys } of Object.values(ways)) expect(buys).toMatch(/\.$/);
+		}
+	});
+	it("are the set-up's own, else the person's, else the usual", () => {
+		const chosen = schoolsOf({ tag: 'leave' }, { tag: 'trim', mount: 'drill' });
+		expect(chosen).toMatchObject({ tag: 'leave', mount: 'drill', tension: USUAL_SCHOOLS.tension });
+		expect(gapOfSchool('pencil')).toBe(7);
 	});
 });

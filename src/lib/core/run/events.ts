@@ -1,4 +1,4 @@
-import type { StepKey } from '../procedure/steps';
+import type { RemedyKey } from '../procedure/remedies';
 
 interface Common {
 	/** Made by whoever adds the event; the same event sent twice carries the same one. */
@@ -10,15 +10,28 @@ interface Common {
 /** A step ticked off, or the tick taken back. */
 export interface StepEvent extends Common {
 	readonly kind: 'step';
-	readonly step: StepKey;
+	readonly step: string;
 	readonly done: boolean;
+	/** How long it was planned to take, before anything was learnt: what a tempo is learnt against. */
+	readonly plannedSeconds?: number | undefined;
 }
 
-/** Turns counted by hand on one part; negative when some came off again. */
+/** Something on the list of tools is there, or is not after all. */
+export interface ToolEvent extends Common {
+	readonly kind: 'tool';
+	readonly tool: string;
+	readonly here: boolean;
+}
+
+/** How turns came to be known: counted, wound to a pace for some time, or from the weight that left the supply. */
+export const COUNTED_BY = ['hand', 'pace', 'weight'] as const;
+
+/** Turns counted on one part; negative when some came off again. */
 export interface TurnsEvent extends Common {
 	readonly kind: 'turns';
 	readonly part: string;
 	readonly turns: number;
+	readonly by?: (typeof COUNTED_BY)[number] | undefined;
 }
 
 /**
@@ -32,6 +45,8 @@ export interface CounterEvent extends Common {
 	readonly session: string;
 	readonly seq: number;
 	readonly total: number;
+	/** Read when the counter was first linked to this run: what it had counted before belongs to something else. */
+	readonly base?: boolean | undefined;
 }
 
 /** A depth read at a pause, with whatever was counted until then. */
@@ -41,9 +56,27 @@ export interface DepthEvent extends Common {
 	readonly depthMm: number;
 }
 
+/** Something went wrong: these steps are open again, and what was wound on these parts is off. */
+export interface RemedyEvent extends Common {
+	readonly kind: 'remedy';
+	readonly remedy: RemedyKey;
+	readonly step: string;
+	readonly back: string;
+	readonly reopens: readonly string[];
+	readonly off: readonly string[];
+}
+
 export interface RemarkEvent extends Common {
 	readonly kind: 'remark';
 	readonly text: string;
+	readonly step?: string | undefined;
+}
+
+/** A photo that was taken on a step; the picture itself is kept under its own id. */
+export interface PhotoEvent extends Common {
+	readonly kind: 'photo';
+	readonly photo: string;
+	readonly step: string;
 }
 
 /** Takes an event back. It can be taken back itself. */
@@ -53,7 +86,16 @@ export interface UndoEvent extends Common {
 }
 
 /** A run is nothing but these, in any order, any of them perhaps more than once. */
-export type RunEvent = StepEvent | TurnsEvent | CounterEvent | DepthEvent | RemarkEvent | UndoEvent;
+export type RunEvent =
+	| StepEvent
+	| ToolEvent
+	| TurnsEvent
+	| CounterEvent
+	| DepthEvent
+	| RemedyEvent
+	| RemarkEvent
+	| PhotoEvent
+	| UndoEvent;
 
 /** In the order they happened; at one moment, by id, so that every window agrees. */
 export const inOrder = (events: readonly RunEvent[]): RunEvent[] =>

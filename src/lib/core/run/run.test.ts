@@ -1,13 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { solveFit } from '../fit/solve';
-import type { KnownComponent } from '../fit/stack';
-import { taperOf } from '../line/class';
-import { level, totalLengthMm } from '../line/sections';
-import { DISHED, spoolFrom, STRAIGHT, value } from '../testing';
 import type { RunEvent } from './events';
-import { runState } from './state';
-import { layShown, traverseAt, turnsToRadius, windingAfter } from './winding';
+import { runState, undoOf } from './state';
+import { runSeconds, stepTimes, timedSteps } from './timing';
 
 type Without<E> = E extends unknown ? Omit<E, 'id' | 'at'> : never;
 /** Events one after another, a second apart. */
@@ -38,6 +33,19 @@ describe('a count', () => {
 	it('of a counter switched on again begins anew', () => {
 		expect(on(sequence(counter(1, 300), counter(2, 340), counter(1, 20, 'backing', 's2')))).toBe(360);
 	});
+	it('of a counter first linked at a base leaves out what it had counted before', () => {
+		const base = { ...counter(9, 400), base: true };
+		expect(on(sequence(base, counter(12, 430)))).toBe(30);
+		// A second window that links later, or at the very same reading, takes nothing away.
+		expect(on(sequence(base, counter(12, 430), { ...counter(12, 430), base: true }, counter(20, 500)))).toBe(
+			100
+		);
+		expect(runState(sequence(base)).sessions.has('s1')).toBe(true);
+	});
+	it('of a counter taken back stays back, whatever it reads afterwards', () => {
+		const events = sequence(counter(1, 100), counter(2, 140), { kind: 'undo', of: 'e1' }, counter(3, 150));
+		expect(on(events)).toBe(110);
+	});
 	it('by hand and by counter may be mixed', () => {
 		expect(on(sequence(counter(1, 100), turns(50), counter(2, 180)))).toBe(230);
 	});
@@ -50,7 +58,7 @@ describe('undo', () => {
 		const redo: RunEvent = { id: 'r', at: 6000, kind: 'undo', of: 'u' };
 		expect(on([a, b, undo])).toBe(20);
 		expect(on([a, b, undo, redo])).toBe(30);
-		expect(runState([a, b, undo]).undoable?.id).toBe(b.id);
+		expect(runState([a, b, undo]).undoable?.first.id).toBe(b.id);
 	});
 	it('twice of the same is once', () => {
 		const [a] = sequence(turns(10)) as [RunEvent];
@@ -80,6 +88,55 @@ describe('steps, depths and remarks', () => {
 		const events = sequence(turns(700), { kind: 'depth', part: 'backing', depthMm: 14 }, turns(100));
 		expect(runState(events).depths.get('backing')).toEqual({ depthMm: 14, turns: 700 });
 	});
+	it('a remedy opens steps again and takes parts off; what follows counts anew', () => {
+		const remedy = {
+			kind: 'remedy',
+			remedy: 'wrong-hand',
+			step: 'wind:backing',
+			back: 'hand',
+			reopens: ['hand', 'cage'],
+			off: ['backing']
+		} as const;
+		const step = (id: string) => ({ kind: 'step', step: id, done: true }) as const;
+		const before = [
+			step('tools'),
+			step('hand'),
+			step('cage'),
+			turns(300),
+			{ kind: 'depth', part: 'backing', depthMm: 18 }
+		] as const;
+		const state = runState(sequence(...before, remedy, turns(20), step('hand')));
+		expect(state.turns.get('backing')).toBe(20);
+		expect([...state.done].sort()).toEqual(['hand', 'tools']);
+		expect(state.depths.size).toBe(0);
+		expect(state.remedies).toHaveLength(1);
+		const undone = runState(sequence(...before, remedy, { kind: 'undo', of: 'e5' }));
+		expect(undone.turns.get('backing')).toBe(300);
+		expect(undone.done.has('cage')).toBe(true);
+	});
+	it('a counter that ran on over a remedy counts from there', () => {
+		const remedy = {
+			kind: 'remedy',
+			remedy: 'slips',
+			step: 'x',
+			back: 'arbor',
+			reopens: [],
+			off: ['backing']
+		} as const;
+		expect(on(sequence(counter(1, 300), remedy, counter(2, 340)))).toBe(40);
+	});
+	it('tools are there or not', () => {
+		const tool = (here: boolean) => ({ kind: 'tool', tool: 'rule', here }) as const;
+		expect([...runState(sequence(tool(true))).tools]).toEqual(['rule']);
+		expect([...runState(sequence(tool(true), tool(false))).tools]).toEqual([]);
+	});
+	it('photos and remarks belong to the step they were made on', () => {
+		const events = sequence(
+			{ kind: 'photo', photo: 'p', step: 'gap' },
+			{ kind: 'remark', text: 'level', step: 'gap' }
+		);
+		expect(runState(events).photos[0]).toMatchObject({ photo: 'p', step: 'gap' });
+	});
 	it('remarks stay in the order they were made', () => {
 		const events = sequence({ kind: 'remark', text: 'first' }, { kind: 'remark', text: 'second' });
 		expect(runState([...events].reverse()).remarks.map(({ text }) => text)).toEqual(['first', 'second']);
@@ -90,7 +147,7 @@ const anyEvent: fc.Arbitrary<RunEvent> = fc
 	.record({
 		id: fc.integer({ min: 0, max: 30 }),
 		at: fc.integer({ min: 0, max: 1e6 }),
-		kind: fc.constantFrom('turns', 'counter', 'step', 'depth', 'remark', 'undo'),
+		kind: fc.constantFrom('turns', 'counter', 'step', 'tool', 'depth', 'remedy', 'remark', 'photo', 'undo'),
 		n: fc.integer({ min: -20, max: 400 }),
 		part: fc.constantFrom('backing', 'line'),
 		of: fc.integer({ min: 0, max: 30 })
@@ -108,6 +165,20 @@ const anyEvent: fc.Arbitrary<RunEvent> = fc
 				return { ...common, kind, part, depthMm: n };
 			case 'remark':
 				return { ...common, kind, text: String(n) };
+			case 'photo':
+				return { ...common, kind, photo: `p${n}`, step: 'hand' };
+			case 'tool':
+				return { ...common, kind, tool: 'rule', here: n > 100 };
+			case 'remedy':
+				return {
+					...common,
+					kind,
+					remedy: 'wrong-hand',
+					step: 'gap',
+					back: 'hand',
+					reopens: ['hand'],
+					off: [part]
+				};
 			default:
 				return { ...common, kind: 'undo', of: `e${of}` };
 		}
@@ -142,7 +213,7 @@ describe('a run', () => {
 				for (let i = 0; i <= events.length; i++) {
 					const { undoable } = runState(all);
 					if (!undoable) break;
-					all.push({ id: `undo${i}`, at: 2e6 + i, kind: 'undo', of: undoable.id });
+					undoOf(undoable).forEach((undo, k) => all.push({ ...undo, id: `undo${i}-${k}`, at: 2e6 + i }));
 				}
 				const state = runState(all);
 				expect(state.undoable).toBeUndefined();
@@ -154,77 +225,50 @@ describe('a run', () => {
 	});
 });
 
-describe('the winding while it goes on', () => {
-	const LINE: KnownComponent = {
-		role: 'line',
-		layEfficiency: 0.88,
-		sections: taperOf({ taper: 'WF', number: 6, density: 'F' })
-	};
-	const BACKING: KnownComponent = { role: 'backing', layEfficiency: 0.9, sections: [level(120_000, 0.48)] };
-	const CASES = [
-		['backing, straight', STRAIGHT, BACKING, undefined],
-		['backing, dished', DISHED, BACKING, undefined],
-		['a tapered line over backing', STRAIGHT, LINE, BACKING]
-	] as const;
-
-	it.each(CASES)(
-		'ends where the fit does, and is half way at half the turns: %s',
-		(_, source, part, under) => {
-			const spool = spoolFrom(source);
-			const layers = value(solveFit(spool, under ? [under, part] : [part], 0)).layers;
-			const layer = layers.at(-1)!;
-			const after = (n: number) => windingAfter(spool, layer.innerRadiusMm, part, n);
-			expect(after(0)).toMatchObject({ lengthMm: 0, share: 0 });
-			expect(after(layer.turns).depthMm).toBeCloseTo(layer.depthMm, 6);
-			expect(after(layer.turns).lengthMm).toBeCloseTo(layer.lengthMm, 3);
-			expect(after(layer.turns).turnsLeft).toBeCloseTo(0, 6);
-			expect(after(2 * layer.turns).lengthMm).toBeCloseTo(totalLengthMm(part.sections), 3);
-			const half = after(layer.turns / 2);
-			expect(half.share).toBeCloseTo(0.5, 9);
-			expect(half.turnsLeft).toBeCloseTo(layer.turns / 2, 6);
-			expect(half.retrieveMm).toBeCloseTo(2 * Math.PI * half.surface.radiusMm, 9);
-		}
-	);
-
-	it('turn by turn the length is the sum of the circles, to 0.1 %', () => {
-		const spool = spoolFrom(STRAIGHT);
-		let lengthMm = 0;
-		for (let n = 0; n < 600; n++) lengthMm += windingAfter(spool, 19, BACKING, n + 0.5).retrieveMm;
-		expect(Math.abs(windingAfter(spool, 19, BACKING, 600).lengthMm / lengthMm - 1)).toBeLessThan(1e-3);
+describe('what was noted', () => {
+	const at = (ms: number, event: Without<RunEvent>): RunEvent =>
+		({ ...event, id: `m${ms}`, at: ms }) as RunEvent;
+	it('turns of a counter that come without a pause are one entry, taken back together', () => {
+		const events = [
+			at(0, turns(10)),
+			...[1, 2, 3].map((k) => at(1000 * k, counter(k, 7 * k))),
+			at(9000, counter(4, 30))
+		];
+		const { log, undoable } = runState(events);
+		expect(log.map((entry) => entry.turns)).toEqual([10, 21, 9]);
+		const undos = undoOf(log[1]!).map((undo, i) => at(20_000 + i, undo));
+		expect(on([...events, ...undos])).toBe(19);
+		expect(undoable!.turns).toBe(9);
 	});
-
-	it('a hand that lays looser stands higher after the same turns', () => {
-		const spool = spoolFrom(STRAIGHT);
-		expect(windingAfter(spool, 19, BACKING, 500, 0.8).depthMm).toBeLessThan(
-			windingAfter(spool, 19, BACKING, 500).depthMm
-		);
+	it('each tap is an entry of its own; a pace is one', () => {
+		const pace = (ms: number) => at(ms, { ...turns(2), by: 'pace' });
+		expect(runState([at(0, turns(10)), at(100, turns(10))]).log).toHaveLength(2);
+		expect(runState([pace(0), pace(2000), pace(4000)]).log).toMatchObject([{ turns: 6 }]);
 	});
+});
 
-	it('a pause shows the lay, and the turns to the plan follow; a taper or a slip shows nothing', () => {
-		const spool = spoolFrom(STRAIGHT);
-		const loose = windingAfter(spool, 19, BACKING, 500, 0.82);
-		const shown = layShown(spool, 19, BACKING, { turns: 500, depthMm: loose.depthMm });
-		expect(shown).toBeCloseTo(0.82, 9);
-		expect(turnsToRadius(spool, 19, loose.surface.radiusMm, 0.48, shown)).toBeCloseTo(500, 6);
-		for (const reading of [
-			undefined,
-			{ turns: 0, depthMm: 12 },
-			{ turns: 9, depthMm: 30 },
-			{ turns: 9000, depthMm: 20 }
-		])
-			expect(layShown(spool, 19, BACKING, reading)).toBe(0.9);
-		expect(layShown(spool, 19, LINE, { turns: 50, depthMm: 12 })).toBe(0.88);
+describe('times of a run', () => {
+	const done = (step: string, at: number, plannedSeconds?: number): RunEvent => ({
+		id: step + at,
+		at,
+		kind: 'step',
+		step,
+		done: true,
+		plannedSeconds
 	});
-
-	it('the traverse goes over and back, a sweep being width over diameter', () => {
-		const spool = spoolFrom(STRAIGHT);
-		const at = (n: number) => traverseAt(spool, 19, BACKING, windingAfter(spool, 19, BACKING, n));
-		const perSweep = 21 / 0.48;
-		expect(at(0)).toMatchObject({ sweep: 0, toward: 'far' });
-		expect(at(0).turnsPerSweep).toBeCloseTo(perSweep, 9);
-		expect(at(perSweep / 2).across).toBeCloseTo(0.5, 9);
-		expect(at(1.25 * perSweep)).toMatchObject({ sweep: 1, toward: 'near' });
-		expect(at(1.25 * perSweep).across).toBeCloseTo(0.75, 9);
-		expect(at(10.1 * perSweep).sweep).toBe(10);
+	it('each step takes from the one done before it; done again, the last time counts', () => {
+		const events = [
+			{ id: 't', at: 0, kind: 'tool', tool: 'rule', here: true } as const,
+			done('hand', 60_000, 90),
+			done('wind:backing', 660_000, 500),
+			done('hand', 720_000, 90)
+		];
+		expect(stepTimes(events)).toEqual([
+			{ step: 'wind:backing', plannedSeconds: 500, tookSeconds: 600 },
+			{ step: 'hand', plannedSeconds: 90, tookSeconds: 60 }
+		]);
+		expect(timedSteps(events)[0]).toEqual({ kind: 'wind', plannedSeconds: 500, tookSeconds: 600 });
+		expect(runSeconds(events)).toBe(720);
+		expect(runSeconds([])).toBe(0);
 	});
 });

@@ -1,95 +1,140 @@
-import type { StepKey } from '../procedure/steps';
-import { inOrder, type CounterEvent, type DepthEvent, type RemarkEvent, type RunEvent } from './events';
+import { counterDeltas, counting, once } from './counting';
+import type { PhotoEvent, RemarkEvent, RemedyEvent, RunEvent } from './events';
+
+/** A line of what was noted: one event, or a burst of turns that came without a pause. */
+export interface LogEntry {
+	readonly kind: Exclude<RunEvent['kind'], 'undo'>;
+	readonly first: RunEvent;
+	readonly events: readonly RunEvent[];
+	/** Turns that it added, where it added any. */
+	readonly turns: number;
+}
 
 /** What a run has come to. */
 export interface RunState {
 	/** Turns that are on each part. */
 	readonly turns: ReadonlyMap<string, number>;
-	readonly done: ReadonlySet<StepKey>;
+	readonly done: ReadonlySet<string>;
+	/** Tools that are there. */
+	readonly tools: ReadonlySet<string>;
 	/** The newest depth read on each part, with the turns that were on it then. */
 	readonly depths: ReadonlyMap<string, { readonly depthMm: number; readonly turns: number }>;
 	readonly remarks: readonly RemarkEvent[];
+	readonly photos: readonly PhotoEvent[];
+	readonly remedies: readonly RemedyEvent[];
+	/** Counters that this run has been linked to, by their session. */
+	readonly sessions: ReadonlySet<string>;
+	/** What was noted and still counts, in order. */
+	readonly log: readonly LogEntry[];
 	/** What an undo would take back now; none when nothing is left. */
-	readonly undoable: RunEvent | undefined;
+	readonly undoable: LogEntry | undefined;
 }
 
-/** Each event once, whichever copy came. */
-function once(events: readonly RunEvent[]): Map<string, RunEvent> {
-	const byId = new Map<string, RunEvent>();
-	for (const event of events) if (!byId.has(event.id)) byId.set(event.id, event);
-	return byId;
+/** A pause longer than this ends a burst of turns that a counter or a pace added, ms. */
+const BURST_PAUSE_MS = 3000;
+
+/** Whether an event goes on with the burst before it: turns of one source on one part, hardly a pause between. */
+function continues(burst: LogEntry | undefined, event: RunEvent): boolean {
+	const last = burst?.events.at(-1);
+	if (!last || event.at - last.at > BURST_PAUSE_MS) return false;
+	if (last.kind === 'counter' && event.kind === 'counter')
+		return last.part === event.part && last.session === event.session;
+	return (
+		last.kind === 'turns' &&
+		event.kind === 'turns' &&
+		last.part === event.part &&
+		last.by === 'pace' &&
+		event.by === 'pace'
+	);
 }
 
-/**
- * Events that count: one is out while an undo of it counts, and an undo of that undo brings it back. Undos
- * that point at each other, or at nothing, change nothing.
- */
-function counting(byId: ReadonlyMap<string, RunEvent>): RunEvent[] {
-	const undosOf = new Map<string, string[]>();
-	for (const event of byId.values())
-		if (event.kind === 'undo') undosOf.set(event.of, [...(undosOf.get(event.of) ?? []), event.id]);
-	const known = new Map<string, boolean>();
-	const counts = (id: string, above: ReadonlySet<string>): boolean => {
-		const before = known.get(id);
-		if (before !== undefined) return before;
-		if (above.has(id)) return false;
-		const out = (undosOf.get(id) ?? []).some((undo) => counts(undo, new Set([...above, id])));
-		known.set(id, !out);
-		return !out;
-	};
-	return inOrder([...byId.values()]).filter(({ id }) => counts(id, new Set()));
-}
+/** A state while it is being folded. */
+class Folding {
+	readonly turns = new Map<string, number>();
+	readonly done = new Set<string>();
+	readonly tools = new Set<string>();
+	readonly depths = new Map<string, { depthMm: number; turns: number }>();
+	readonly remarks: RemarkEvent[] = [];
+	readonly photos: PhotoEvent[] = [];
+	readonly remedies: RemedyEvent[] = [];
+	readonly log: (LogEntry & { events: RunEvent[]; turns: number })[] = [];
 
-/** Turns of one counter on each part: differences of its totals, each given to the part it was read on. */
-function counterTurns(readings: readonly CounterEvent[], add: (part: string, turns: number) => void): void {
-	const bySession = new Map<string, CounterEvent[]>();
-	for (const reading of readings)
-		bySession.set(reading.session, [...(bySession.get(reading.session) ?? []), reading]);
-	for (const session of bySession.values()) {
-		let total = 0;
-		for (const reading of session.sort((a, b) => a.seq - b.seq)) {
-			add(reading.part, reading.total - total);
-			total = reading.total;
+	#add(part: string, turns: number): void {
+		this.turns.set(part, (this.turns.get(part) ?? 0) + turns);
+	}
+
+	/** Takes in one event; `delta` is what a counter's reading adds. */
+	take(event: RunEvent, delta: number): void {
+		switch (event.kind) {
+			case 'turns':
+				this.#add(event.part, event.turns);
+				break;
+			case 'counter':
+				this.#add(event.part, delta);
+				break;
+			case 'step':
+				this.#set(this.done, event.step, event.done);
+				break;
+			case 'tool':
+				this.#set(this.tools, event.tool, event.here);
+				break;
+			case 'depth':
+				this.depths.set(event.part, {
+					depthMm: event.depthMm,
+					turns: this.turns.get(event.part) ?? 0
+				});
+				break;
+			case 'remedy':
+				this.remedies.push(event);
+				for (const step of event.reopens) this.done.delete(step);
+				for (const part of event.off) {
+					this.turns.delete(part);
+					this.depths.delete(part);
+				}
+				break;
+			case 'remark':
+				this.remarks.push(event);
+				break;
+			case 'photo':
+				this.photos.push(event);
+				break;
+			case 'undo':
+				return;
 		}
+		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
+	}
+
+	#set(into: Set<string>, key: string, there: boolean): void {
+		if (there) into.add(key);
+		else into.delete(key);
+	}
+
+	#note(event: Exclude<RunEvent, { kind: 'undo' }>, turns: number): void {
+		const burst = this.log.at(-1);
+		if (burst && continues(burst, event)) {
+			burst.events.push(event);
+			burst.turns += turns;
+		} else this.log.push({ kind: event.kind, first: event, events: [event], turns });
 	}
 }
-
-function turnsOf(events: readonly RunEvent[]): Map<string, number> {
-	const turns = new Map<string, number>();
-	const add = (part: string, more: number): void => void turns.set(part, (turns.get(part) ?? 0) + more);
-	for (const event of events) if (event.kind === 'turns') add(event.part, event.turns);
-	counterTurns(
-		events.filter((event) => event.kind === 'counter'),
-		add
-	);
-	return turns;
-}
-
-/** Turns on a part when its depth was read: those of the events until then. */
-const turnsAt = (events: readonly RunEvent[], reading: DepthEvent): number =>
-	turnsOf(events.slice(0, events.indexOf(reading))).get(reading.part) ?? 0;
 
 /**
  * What the events of a run come to. Their order and their repetition do not matter: the same set gives
  * the same state in every window, whenever each of them arrives.
  */
 export function runState(events: readonly RunEvent[]): RunState {
-	const live = counting(once(events));
-	const done = new Set<StepKey>();
-	const depths = new Map<string, { depthMm: number; turns: number }>();
-	for (const event of live) {
-		if (event.kind === 'step') {
-			if (event.done) done.add(event.step);
-			else done.delete(event.step);
-		}
-		if (event.kind === 'depth')
-			depths.set(event.part, { depthMm: event.depthMm, turns: turnsAt(live, event) });
+	const byId = once(events);
+	const deltas = counterDeltas(byId.values());
+	const folding = new Folding();
+	const sessions = new Set<string>();
+	for (const event of counting(byId)) {
+		if (event.kind === 'counter') sessions.add(event.session);
+		folding.take(event, deltas.get(event.id) ?? 0);
 	}
-	return {
-		turns: turnsOf(live),
-		done,
-		depths,
-		remarks: live.filter((event) => event.kind === 'remark'),
-		undoable: live.findLast(({ kind }) => kind !== 'undo')
-	};
+	const { turns, done, tools, depths, remarks, photos, remedies, log } = folding;
+	return { turns, done, tools, depths, remarks, photos, remedies, sessions, log, undoable: log.at(-1) };
 }
+
+/** Events that take an entry back, newest first; each still needs its id and time. */
+export const undoOf = (entry: LogEntry): { kind: 'undo'; of: string }[] =>
+	entry.events.map(({ id }) => ({ kind: 'undo', of: id }) as const).reverse();

@@ -88,6 +88,28 @@ export function windingAfter(
 	};
 }
 
+/** Turns that the first `lengthMm` of a component make. */
+export function turnsOfLength(
+	spool: Spool,
+	startRadiusMm: number,
+	component: KnownComponent,
+	lengthMm: number,
+	layEfficiency = component.layEfficiency
+): number {
+	const packing = packingFraction(layEfficiency);
+	let surface: Surface = { radiusMm: startRadiusMm, filledMm3: volumeToRadius(spool, startRadiusMm) };
+	let [left, turns] = [Math.max(lengthMm, 0), 0];
+	for (const section of component.sections) {
+		if (left <= 0) break;
+		const part = left < section.lengthMm ? headOf(section, left) : section;
+		const wound = windSection(spool, surface, part, packing);
+		turns += wound.turns;
+		surface = wound.surface;
+		left -= section.lengthMm;
+	}
+	return turns;
+}
+
 /** η below which a reading is a slip, not a hand. */
 const LOOSEST_LAY = 0.4;
 

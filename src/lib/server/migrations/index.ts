@@ -3,13 +3,15 @@ import * as rack from './001-rack';
 import * as stack from './002-stack';
 import * as hands from './003-hands';
 import * as runs from './004-runs';
+import * as steps from './005-steps';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '001-rack', ...rack },
 	{ name: '002-stack', ...stack },
 	{ name: '003-hands', ...hands },
-	{ name: '004-runs', ...runs }
+	{ name: '004-runs', ...runs },
+	{ name: '005-steps', ...steps }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
+import { runBegun } from '../services/runs';
 import { loadSetup, rack, recordsOf } from '../services/setups';
 import * as first from './001-rack';
 
@@ -57,6 +58,8 @@ async function olderDatabase(): Promise<void> {
 		created_at: at,
 		updated_at: at
 	});
+	for (const step of ['hand', 'backing', 'joint', 'line'])
+		await db('ticks').insert({ setup_id: 'u', step, ticked_at: '2026-02-01T10:00:00.000Z' });
 	await db('records').insert({
 		id: 'r',
 		setup_id: 'u',
@@ -95,6 +98,10 @@ it('a database from before stacks opens, with everything typed in it', async () 
 		});
 		expect((await recordsOf(db, 'u'))[0]).toMatchObject({ turns: 900, typed: { note: 'kept' } });
 		expect(await rack(db)).toHaveLength(1);
+		// What was ticked belongs to the run now, in steps of each part.
+		const done = ['hand', 'wind:backing', 'join:line', 'wind:line'];
+		expect((await runBegun(db, 'u'))!.done.toSorted()).toEqual(done.toSorted());
+		expect((await recordsOf(db, 'u'))[0]!.run).toBeNull();
 	} finally {
 		await db.destroy();
 	}

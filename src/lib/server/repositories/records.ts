@@ -1,4 +1,5 @@
-import { WindRecord } from '$lib/schema/record';
+import type { WindRecord } from '$lib/schema/record';
+import { RunSummary } from '$lib/schema/run';
 import { RecordForm, SetupForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -16,9 +17,10 @@ const Row = z
 		gap_mm: z.number().nullable(),
 		form: json(SetupForm),
 		backing_mm: z.number(),
-		backing_measured: flag
+		backing_measured: flag,
+		run: json(RunSummary).nullable()
 	})
-	.transform((row) => ({
+	.transform((row): WindRecord => ({
 		id: row.id,
 		setupId: row.setup_id,
 		spoolId: row.spool_id,
@@ -29,9 +31,9 @@ const Row = z
 		gapMm: row.gap_mm,
 		form: row.form,
 		backingMm: row.backing_mm,
-		backingMeasured: row.backing_measured
-	}))
-	.pipe(WindRecord);
+		backingMeasured: row.backing_measured,
+		run: row.run
+	}));
 
 /** Every record, oldest first. */
 export const listRecords = async (db: Knex): Promise<WindRecord[]> =>
@@ -50,6 +52,7 @@ export async function insertRecord(db: Knex, record: WindRecord, now: string): P
 		form: JSON.stringify(record.form),
 		backing_mm: record.backingMm,
 		backing_measured: record.backingMeasured,
+		run: record.run && JSON.stringify(record.run),
 		created_at: now
 	});
 }

@@ -26,6 +26,47 @@ export const listRuns = async (db: Knex, setupId: string): Promise<RunRow[]> =>
 		.array(RunRow)
 		.parse(await db('runs').where({ setup_id: setupId }).select(COLUMNS).orderBy('created_at', 'desc'));
 
+/** The newest run of every set-up, unless a record of that set-up came after it. */
+export async function openRuns(db: Knex): Promise<RunRow[]> {
+	const rows = z
+		.array(RunRow)
+		.parse(
+			await db('runs')
+				.select(COLUMNS)
+				.whereNotExists(
+					db('records').whereRaw('records.setup_id = runs.setup_id and records.created_at >= runs.created_at')
+				)
+				.orderBy('created_at')
+		);
+	return [...new Map(rows.map((row) => [row.setupId, row])).values()];
+}
+
+/** Ids of runs that ended in a record or not, the newest first. */
+export async function newestRunIds(db: Knex, limit: number): Promise<string[]> {
+	const rows = await db('runs').select('id').orderBy('created_at', 'desc').limit(limit);
+	return z
+		.array(z.object({ id: z.string() }))
+		.parse(rows)
+		.map(({ id }) => id);
+}
+
+/** Events of these runs that are not turns: few, however long the count. */
+export async function eventsBesideTurns(
+	db: Knex,
+	runIds: readonly string[]
+): Promise<Map<string, RunEvent[]>> {
+	const rows = z.array(z.object({ run_id: z.string(), event: json(RunEventShape) })).parse(
+		await db('run_events')
+			.whereIn('run_id', [...runIds])
+			.whereRaw(`json_extract(event, '$.kind') not in ('turns', 'counter')`)
+			.select('run_id', 'event')
+			.orderBy('arrival')
+	);
+	const byRun = new Map<string, RunEvent[]>();
+	for (const { run_id, event } of rows) byRun.set(run_id, [...(byRun.get(run_id) ?? []), event]);
+	return byRun;
+}
+
 /** Appends events; one that is there already is not written again. */
 export async function appendEvents(db: Knex, runId: string, events: readonly RunEvent[]): Promise<void> {
 	await db('run_events')

@@ -1,4 +1,3 @@
-import { STEP_KEYS, type StepKey } from '$lib/core';
 import { FillForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -49,37 +48,4 @@ export async function updateSetup(
 		.where({ id: setup.id, version: setup.version })
 		.update({ fill: JSON.stringify(setup.fill), version: setup.version + 1, updated_at: now });
 	return changed > 0;
-}
-
-const Tick = z.object({ setup_id: z.string(), step: z.enum(STEP_KEYS) });
-
-/** Ticked steps of every set-up, or of one. */
-export async function listTicks(db: Knex, setupId?: string): Promise<Map<string, Set<StepKey>>> {
-	const rows = await db('ticks')
-		.select('setup_id', 'step')
-		.modify((query) => (setupId === undefined ? query : query.where({ setup_id: setupId })));
-	const bySetup = new Map<string, Set<StepKey>>();
-	for (const { setup_id, step } of z.array(Tick).parse(rows))
-		bySetup.set(setup_id, (bySetup.get(setup_id) ?? new Set<StepKey>()).add(step));
-	return bySetup;
-}
-
-export async function setTick(
-	db: Knex,
-	setupId: string,
-	step: StepKey,
-	done: boolean,
-	now: string
-): Promise<void> {
-	if (done)
-		await db('ticks')
-			.insert({ setup_id: setupId, step, ticked_at: now })
-			.onConflict(['setup_id', 'step'])
-			.ignore();
-	else await db('ticks').where({ setup_id: setupId, step }).delete();
-}
-
-/** A finished job starts afresh next time. */
-export async function clearTicks(db: Knex, setupId: string): Promise<void> {
-	await db('ticks').where({ setup_id: setupId }).delete();
 }

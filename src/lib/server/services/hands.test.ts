@@ -25,7 +25,8 @@ const typed = (turns: string, depth: string): RecordForm => ({
 	turns,
 	depth,
 	gap: '',
-	note: ''
+	note: '',
+	who: ''
 });
 
 async function wind(records: [turns: string, depth: string][], form = measured()): Promise<void> {

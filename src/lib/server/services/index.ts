@@ -1,6 +1,7 @@
 /** What routes may call: services bound to the one open database. */
 import { database } from '../db';
 import * as handsService from './hands';
+import * as photos from './photos';
 import * as runs from './runs';
 import * as setups from './setups';
 
@@ -21,14 +22,17 @@ export const hands = bound(handsService.hands);
 export const forgetHand = bound(handsService.forgetHand);
 export const rememberHand = bound(handsService.rememberHand);
 export const startRun = bound(runs.startRun);
-export const currentRun = bound(runs.currentRun);
 export const addEvents = bound(runs.addEvents);
 export const runEvents = bound(runs.runEvents);
 export const loadSpool = bound(setups.loadSpool);
 export const recordsOf = bound(setups.recordsOf);
 export const createSetup = bound(setups.createSetup);
 export const saveSetup = bound(setups.saveSetup);
-export const tickStep = bound(setups.tickStep);
+export const saveWays = bound(setups.saveWays);
+export const runBegun = bound(runs.runBegun);
+export const tempo = bound(runs.tempo);
+export const keepPhoto = bound(photos.keepPhoto);
+export const photo = bound(photos.photo);
 export const recordWinding = bound(setups.recordWinding);
 export const removeSpool = bound(setups.removeSpool);
 export const restoreSpool = bound(setups.restoreSpool);

@@ -2,7 +2,7 @@ import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
-import { CreateSetup, RecordForm, SaveSetup, SpoolForm, TickStep } from '$lib/schema/setup';
+import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
 
@@ -84,9 +84,9 @@ export const openApiDocument = () =>
 					requestParams: { path: z.object(id) }
 				}
 			},
-			'/api/setups/{id}/ticks': {
+			'/api/setups/{id}/ways': {
 				put: {
-					...taking('Tick a step off, or take the tick back', TickStep, {
+					...taking('Change how a set-up is wound and tied', SaveWays, {
 						'204': { description: 'Done.' },
 						...missing
 					}),
@@ -100,6 +100,19 @@ export const openApiDocument = () =>
 						...missing
 					}),
 					requestParams: { path: z.object(id) }
+				}
+			},
+			'/api/photos/{id}': {
+				put: {
+					summary: 'Keep a photo under an id of your own',
+					requestParams: { path: z.object(id) },
+					requestBody: { required: true, content: { 'image/jpeg': {} } },
+					responses: { '204': { description: 'Kept, now or already.' }, ...refusals }
+				},
+				get: {
+					summary: 'A photo',
+					requestParams: { path: z.object(id) },
+					responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } }, ...missing }
 				}
 			},
 			'/api/hands': {

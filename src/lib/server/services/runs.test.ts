@@ -41,7 +41,7 @@ describe('a run that is kept', () => {
 
 	it('ends with a record: the next job begins a run of its own', async () => {
 		await startRun(db, 'run', setupId);
-		const typed = { woundOn: '2026-04-01', turns: '700', depth: '', gap: '', note: '' };
+		const typed = { woundOn: '2026-04-01', turns: '700', depth: '', gap: '', note: '', who: '' };
 		await new Promise((settle) => setTimeout(settle, 5));
 		await recordWinding(db, setupId, typed, 'yd-mm');
 		expect(await currentRun(db, setupId)).toBeUndefined();

@@ -1,8 +1,27 @@
-import type { RunEvent } from '$lib/core';
-import type { RunEvents } from '$lib/schema/run';
+import {
+	learnTempo,
+	runSeconds,
+	runState,
+	stepTimes,
+	timedSteps,
+	type JobSetup,
+	type RunEvent,
+	type Tempo
+} from '$lib/core';
+import { knotsOf, plannedSeconds } from '$lib/schema/job';
+import type { RunEvents, RunSummary } from '$lib/schema/run';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
-import { appendEvents, eventsAfter, findRun, insertRun, lastArrival, listRuns } from '../repositories/runs';
+import {
+	appendEvents,
+	eventsAfter,
+	eventsBesideTurns,
+	findRun,
+	insertRun,
+	lastArrival,
+	listRuns,
+	newestRunIds
+} from '../repositories/runs';
 import { lastRecordAt } from '../repositories/records';
 import { findSetup } from '../repositories/setups';
 
@@ -43,4 +62,46 @@ export const runEvents = async (db: Knex, runId: string, after: number): Promise
 export function followRun(runId: string, arrived: () => void): () => void {
 	arrivals.on(runId, arrived);
 	return () => arrivals.off(runId, arrived);
+}
+
+/** What is done in the run that a set-up is in, for the first page; the count itself comes with the run. */
+export async function runBegun(
+	db: Knex,
+	setupId: string
+): Promise<{ id: string; done: string[]; tools: string[] } | undefined> {
+	const id = await currentRun(db, setupId);
+	if (id === undefined) return undefined;
+	const { done, tools } = runState((await eventsBesideTurns(db, [id])).get(id) ?? []);
+	return { id, done: [...done], tools: [...tools] };
+}
+
+/** What the run that a set-up is in has come to; null when it is in none. */
+export async function runSummary(db: Knex, setupId: string, job: JobSetup): Promise<RunSummary | null> {
+	const id = await currentRun(db, setupId);
+	if (id === undefined) return null;
+	const { events } = await eventsAfter(db, id, 0);
+	if (events.length === 0) return null;
+	const state = runState(events);
+	return {
+		run: id,
+		startedAt: new Date(state.log[0]?.first.at ?? events[0]!.at).toISOString(),
+		seconds: runSeconds(events),
+		plannedSeconds: plannedSeconds(job),
+		turns: Object.fromEntries(state.turns),
+		steps: stepTimes(events),
+		remarks: state.remarks.map(({ text, step }) => ({ text, ...(step !== undefined && { step }) })),
+		photos: state.photos.map(({ photo, step }) => ({ photo, step })),
+		remedies: state.remedies.map(({ remedy, step }) => ({ remedy, step })),
+		hand: job.hand,
+		knots: knotsOf(job)
+	};
+}
+
+/** How many past runs a tempo is learnt from. */
+const TEMPO_RUNS = 30;
+
+/** How fast the steps go here, from the runs that were made. */
+export async function tempo(db: Knex): Promise<Tempo> {
+	const events = await eventsBesideTurns(db, await newestRunIds(db, TEMPO_RUNS));
+	return learnTempo([...events.values()].flatMap(timedSteps));
 }

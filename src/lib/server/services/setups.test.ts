@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
+import { addEvents, runBegun, startRun } from './runs';
 import {
 	createSetup,
 	loadSetup,
@@ -16,7 +17,7 @@ import {
 	removeSpool,
 	restoreSpool,
 	saveSetup,
-	tickStep
+	saveWays
 } from './setups';
 
 let directory: string;
@@ -38,14 +39,14 @@ const form = (name = 'Tarn'): SetupForm => {
 	};
 };
 const came = (given: Partial<RecordForm> = {}): RecordForm => ({
-	woundOn: '2026-05-01', turns: '900', depth: '12', gap: '4.5 mm', note: 'n', ...given
+	woundOn: '2026-05-01', turns: '900', depth: '12', gap: '4.5 mm', note: 'n', who: '', ...given
 }); // prettier-ignore
 
 describe('set-ups', () => {
 	it('come back as typed, bare numbers with their unit', async () => {
 		const { id, spoolId } = await createSetup(db, form(), 'yd-mm');
 		const saved = await loadSetup(db, id);
-		expect(saved).toMatchObject({ id, spoolId, version: 1, ticks: [] });
+		expect(saved).toMatchObject({ id, spoolId, version: 1 });
 		expect(saved!.form.spool).toMatchObject({ rim: '84 mm', arbor: '38 mm', width: '7/8 in' });
 		expect(await loadSetup(db, 'nobody')).toBeUndefined();
 	});
@@ -72,16 +73,52 @@ describe('set-ups', () => {
 	});
 });
 
+/** A run with these steps done, a minute apart. */
+async function begin(setupId: string, steps: readonly string[]): Promise<void> {
+	const run = `run-${steps.length}-${setupId}`.slice(0, 40);
+	await new Promise((settle) => setTimeout(settle, 2));
+	await startRun(db, run, setupId);
+	const events = steps.map(
+		(step, i) => ({ id: `s${i}`, at: 60_000 * i, kind: 'step', step, done: true }) as const
+	);
+	await addEvents(db, run, events);
+}
+
 describe('the job and its record', () => {
-	it('ticks are kept once, taken back, and gone when the winding is written down', async () => {
+	it('steps that are done belong to the run, and the record keeps what the run came to', async () => {
 		const { id } = await createSetup(db, form(), 'yd-mm');
-		for (const step of ['hand', 'cage', 'hand'] as const) await tickStep(db, id, step, true);
-		expect((await loadSetup(db, id))!.ticks.toSorted()).toEqual(['cage', 'hand']);
-		await tickStep(db, id, 'cage', false);
-		expect((await loadSetup(db, id))!.ticks).toEqual(['hand']);
-		expect(await recordWinding(db, id, came(), 'yd-mm')).toMatchObject({ kind: 'recorded' });
-		expect((await loadSetup(db, id))!.ticks).toEqual([]);
-		expect(await tickStep(db, 'nobody', 'hand', true)).toBe(false);
+		await begin(id, ['hand', 'cage']);
+		expect(await runBegun(db, id)).toMatchObject({ done: ['hand', 'cage'] });
+		expect(await recordWinding(db, id, came(), 'yd-mm', { arborKnot: 'uni' })).toMatchObject({
+			kind: 'recorded'
+		});
+		expect(await runBegun(db, id)).toBeUndefined();
+		const [record] = await recordsOf(db, id);
+		expect(record!.run).toMatchObject({ hand: 'left', seconds: 60, turns: {}, remarks: [], photos: [] });
+		expect(record!.run!.steps.map(({ step }) => step)).toEqual(['hand', 'cage']);
+		expect(record!.run!.knots[0]).toBe('arbor: uni type, 2 turns');
+		expect(record!.run!.plannedSeconds).toBeGreaterThan(600);
+	});
+	it('a record without a run has none to tell of', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		await recordWinding(db, id, came({ who: 'the guide' }), 'yd-mm');
+		expect((await recordsOf(db, id))[0]).toMatchObject({ run: null, typed: { who: 'the guide' } });
+	});
+	it('ways are changed over whatever version there is, and what is left out stays', async () => {
+		const { id } = await createSetup(db, form(), 'yd-mm');
+		const ways = {
+			schools: { tag: 'leave' },
+			arborTurns: 3,
+			gap: '7',
+			joints: { line: 'albright', nobody: 'nail' }
+		} as const;
+		expect(await saveWays(db, id, ways, 'yd-mm')).toBe(true);
+		expect(await saveWays(db, id, { schools: { tag: 'trim' } }, 'yd-mm')).toBe(true);
+		const saved = (await loadSetup(db, id))!;
+		expect(saved.version).toBe(3);
+		expect(saved.form.fill).toMatchObject({ schools: { tag: 'trim' }, arborTurns: 3, gap: '7 mm' });
+		expect(saved.form.fill.stack.map(({ joint }) => joint)).toEqual(['nail', 'albright']);
+		expect(await saveWays(db, 'nobody', ways, 'yd-mm')).toBe(false);
 	});
 	it('a record keeps the set-up as it was', async () => {
 		const { id } = await createSetup(db, form(), 'yd-mm');
@@ -101,8 +138,8 @@ describe('the job and its record', () => {
 		const [spool] = await rack(db);
 		expect(spool!.wound!.typed.note).toBe('new');
 		expect(spool!.planned).toBeUndefined();
-		await tickStep(db, id, 'hand', true);
-		expect((await rack(db))[0]!.planned!.ticks).toEqual(['hand']);
+		await begin(id, ['hand']);
+		expect((await rack(db))[0]!.planned!.done).toEqual(['hand']);
 	});
 	it('what does not make sense is refused and nothing is written', async () => {
 		const { id } = await createSetup(db, form(), 'yd-mm');

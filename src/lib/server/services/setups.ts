@@ -1,22 +1,17 @@
-import { fail, type Issue, type StepKey } from '$lib/core';
+import { fail, runState, type ChosenSchools, type Issue } from '$lib/core';
 import { readRecord } from '$lib/schema/readings';
+import { jobOf } from '$lib/schema/job';
 import type { WindRecord } from '$lib/schema/record';
 import { settleRecord, settleSetup } from '$lib/schema/settle';
-import type { RecordForm, SetupForm, SpoolForm } from '$lib/schema/setup';
+import type { FillForm, RecordForm, SaveWays, SetupForm, SpoolForm } from '$lib/schema/setup';
 import type { UnitSystem } from '$lib/schema/units';
 import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { insertRecord, listRecords } from '../repositories/records';
-import {
-	clearTicks,
-	findSetup,
-	insertSetup,
-	listSetups,
-	listTicks,
-	setTick,
-	updateSetup
-} from '../repositories/setups';
+import { eventsBesideTurns, openRuns } from '../repositories/runs';
+import { findSetup, insertSetup, listSetups, updateSetup } from '../repositories/setups';
+import { runSummary } from './runs';
 import { findSpool, insertSpool, listSpools, markSpoolDeleted, updateSpool } from '../repositories/spools';
 
 export interface SavedSetup {
@@ -24,7 +19,6 @@ export interface SavedSetup {
 	readonly spoolId: string;
 	readonly version: number;
 	readonly form: SetupForm;
-	readonly ticks: readonly StepKey[];
 }
 
 /** A spool on the rack: what is on it, and what is planned for it. */
@@ -33,25 +27,35 @@ export interface RackSpool {
 	readonly form: SpoolForm;
 	/** The newest winding. */
 	readonly wound?: WindRecord;
-	/** The newest set-up that was not wound yet, or was changed since. */
-	readonly planned?: SavedSetup;
+	/** The newest set-up that was not wound yet, or is being wound again, and the steps that are done. */
+	readonly planned?: SavedSetup & { readonly done: readonly string[] };
 	/** The set-up to open when the spool is chosen. */
 	readonly setupId?: string;
 }
 
 const now = (): string => new Date().toISOString();
 
+/** Steps that are done in the run each set-up is in. */
+async function stepsDone(db: Knex): Promise<Map<string, string[]>> {
+	const runs = await openRuns(db);
+	const events = await eventsBesideTurns(
+		db,
+		runs.map(({ id }) => id)
+	);
+	return new Map(runs.map(({ id, setupId }) => [setupId, [...runState(events.get(id) ?? []).done]]));
+}
+
 /** Everything on the rack, in the order it came. */
 export async function rack(db: Knex): Promise<RackSpool[]> {
 	const spools = await listSpools(db);
 	const setups = await listSetups(db);
 	const records = await listRecords(db);
-	const ticks = await listTicks(db);
+	const done = await stepsDone(db);
 	return spools.map(({ id, form }) => {
 		const wound = records.filter((record) => record.spoolId === id).at(-1);
 		const newest = setups.filter((setup) => setup.spoolId === id).at(-1);
-		const ticked = [...(newest ? (ticks.get(newest.id) ?? []) : [])];
-		const open = newest && (wound?.setupId !== newest.id || ticked.length > 0) ? newest : undefined;
+		const begun = (newest && done.get(newest.id)) ?? [];
+		const open = newest && (wound?.setupId !== newest.id || begun.length > 0) ? newest : undefined;
 		return {
 			id,
 			form,
@@ -62,7 +66,7 @@ export async function rack(db: Knex): Promise<RackSpool[]> {
 					spoolId: id,
 					version: open.version,
 					form: { spool: form, fill: open.fill },
-					ticks: ticked
+					done: begun
 				}
 			}),
 			...(newest && { setupId: newest.id })
@@ -75,14 +79,7 @@ export async function loadSetup(db: Knex, id: string): Promise<SavedSetup | unde
 	const setup = await findSetup(db, id);
 	const spool = setup && (await findSpool(db, setup.spoolId));
 	if (!spool) return undefined;
-	const ticks = [...((await listTicks(db, id)).get(id) ?? [])];
-	return {
-		id,
-		spoolId: spool.id,
-		version: setup.version,
-		form: { spool: spool.form, fill: setup.fill },
-		ticks
-	};
+	return { id, spoolId: spool.id, version: setup.version, form: { spool: spool.form, fill: setup.fill } };
 }
 
 /** Every spool on the rack, as it was described. */
@@ -137,21 +134,33 @@ export async function saveSetup(
 	});
 }
 
-/** Ticks a step off, or takes the tick back. False when there is no such set-up. */
-export async function tickStep(db: Knex, id: string, step: StepKey, done: boolean): Promise<boolean> {
-	if (!(await loadSetup(db, id))) return false;
-	await setTick(db, id, step, done, now());
-	return true;
+/** Changes how a set-up is wound and tied, whatever version it has. False when there is no such set-up. */
+export async function saveWays(db: Knex, id: string, ways: SaveWays, units: UnitSystem): Promise<boolean> {
+	return db.transaction(async (trx) => {
+		const current = await loadSetup(trx, id);
+		if (!current) return false;
+		const { fill, spool } = current.form;
+		const changed: FillForm = {
+			...fill,
+			schools: ways.schools ?? fill.schools,
+			arborTurns: ways.arborTurns ?? fill.arborTurns,
+			gap: ways.gap ?? fill.gap,
+			stack: fill.stack.map((part) => ({ ...part, joint: ways.joints?.[part.id] ?? part.joint }))
+		};
+		const settled = settleSetup({ spool, fill: changed }, units);
+		return updateSetup(trx, { id, fill: settled.fill, version: current.version }, now());
+	});
 }
 
 export type Recorded = { kind: 'recorded'; id: string } | { kind: 'gone' } | { kind: 'bad'; issues: Issue[] };
 
-/** Writes down what came out. The next winding of the same set-up starts with no step ticked. */
+/** Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own. */
 export async function recordWinding(
 	db: Knex,
 	setupId: string,
 	typed: RecordForm,
-	units: UnitSystem
+	units: UnitSystem,
+	person: ChosenSchools = {}
 ): Promise<Recorded> {
 	const setup = await loadSetup(db, setupId);
 	if (!setup) return { kind: 'gone' };
@@ -168,12 +177,10 @@ export async function recordWinding(
 		...readings.value,
 		form: setup.form,
 		backingMm: wound.backingMm,
-		backingMeasured: wound.backingMeasured
+		backingMeasured: wound.backingMeasured,
+		run: await runSummary(db, setupId, jobOf(setup.form, wound.workout, person))
 	};
-	await db.transaction(async (trx) => {
-		await insertRecord(trx, record, now());
-		await clearTicks(trx, setupId);
-	});
+	await insertRecord(db, record, now());
 	return { kind: 'recorded', id: record.id };
 }
 

@@ -1,4 +1,5 @@
-import { THEME_COOKIE, type Theme } from '$lib/schema/preferences';
+import type { ChosenSchools } from '$lib/core';
+import { SCHOOLS_COOKIE, THEME_COOKIE, writeSchools, type Theme } from '$lib/schema/preferences';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/schema/units';
 import { getContext, setContext } from 'svelte';
 
@@ -9,14 +10,16 @@ const remember = (name: string, value: string): void => {
 	document.cookie = `${name}=${value}; path=/; max-age=${YEAR_S}; samesite=lax`;
 };
 
-/** Units and theme, switched everywhere at once and remembered for the next page the server makes. */
+/** Units, theme and a person's own ways, switched everywhere at once and remembered for the next page the server makes. */
 export class Preferences {
 	#units = $state<UnitSystem>('yd-mm');
 	#theme = $state<Theme>('system');
+	#schools = $state.raw<ChosenSchools>({});
 
-	constructor(units: UnitSystem, theme: Theme) {
+	constructor(units: UnitSystem, theme: Theme, schools: ChosenSchools) {
 		this.#units = units;
 		this.#theme = theme;
+		this.#schools = schools;
 	}
 
 	get units(): UnitSystem {
@@ -35,9 +38,18 @@ export class Preferences {
 		document.documentElement.dataset['theme'] = theme;
 		remember(THEME_COOKIE, theme);
 	}
+
+	/** How this person does it where people differ, in every set-up that has no way of its own. */
+	get schools(): ChosenSchools {
+		return this.#schools;
+	}
+	set schools(schools: ChosenSchools) {
+		this.#schools = schools;
+		remember(SCHOOLS_COOKIE, encodeURIComponent(writeSchools(schools)));
+	}
 }
 
-export const providePreferences = (units: UnitSystem, theme: Theme): Preferences =>
-	setContext(KEY, new Preferences(units, theme));
+export const providePreferences = (units: UnitSystem, theme: Theme, schools: ChosenSchools): Preferences =>
+	setContext(KEY, new Preferences(units, theme, schools));
 
 export const usePreferences = (): Preferences => getContext<Preferences>(KEY);

@@ -1,29 +1,40 @@
 import type { RunEvent } from '$lib/core';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
+export interface KeptPhoto {
+	readonly id: string;
+	readonly jpeg: Blob;
+	readonly sent: 0 | 1;
+}
+
 interface Logs extends DBSchema {
 	events: { key: [run: string, id: string]; value: { run: string; event: RunEvent; sent: 0 | 1 } };
-	/** The run that a set-up is in, as this browser knows it. */
-	runs: { key: string; value: { setup: string; run: string } };
+	/** The run that a set-up is in, as this browser knows it, and how far it has followed the server. */
+	runs: { key: string; value: { setup: string; run: string; arrival?: number } };
+	photos: { key: string; value: KeptPhoto };
 }
 
 /** The browser's own copy of its runs: what is counted is here before anything else happens to it. */
 export class RunLog {
 	readonly #db: Promise<IDBPDatabase<Logs>>;
 	constructor() {
-		this.#db = openDB<Logs>('wendle-runs', 1, {
-			upgrade(db) {
-				db.createObjectStore('events', { keyPath: ['run', 'event.id'] });
-				db.createObjectStore('runs', { keyPath: 'setup' });
+		this.#db = openDB<Logs>('wendle-runs', 2, {
+			upgrade(db, from) {
+				if (from < 1) {
+					db.createObjectStore('events', { keyPath: ['run', 'event.id'] });
+					db.createObjectStore('runs', { keyPath: 'setup' });
+				}
+				db.createObjectStore('photos', { keyPath: 'id' });
 			}
 		});
 	}
 
-	async runOf(setup: string): Promise<string | undefined> {
-		return (await (await this.#db).get('runs', setup))?.run;
+	async runOf(setup: string): Promise<{ run: string; arrival: number } | undefined> {
+		const kept = await (await this.#db).get('runs', setup);
+		return kept && { run: kept.run, arrival: kept.arrival ?? 0 };
 	}
-	async setRun(setup: string, run: string): Promise<void> {
-		await (await this.#db).put('runs', { setup, run });
+	async setRun(setup: string, run: string, arrival: number): Promise<void> {
+		await (await this.#db).put('runs', { setup, run, arrival });
 	}
 	async endRun(setup: string): Promise<void> {
 		await (await this.#db).delete('runs', setup);
@@ -42,5 +53,15 @@ export class RunLog {
 		const tx = (await this.#db).transaction('events', 'readwrite');
 		for (const event of events) void tx.store.put({ run, event, sent: sent ? 1 : 0 });
 		await tx.done;
+	}
+
+	async putPhoto(photo: KeptPhoto): Promise<void> {
+		await (await this.#db).put('photos', photo);
+	}
+	async photo(id: string): Promise<Blob | undefined> {
+		return (await (await this.#db).get('photos', id))?.jpeg;
+	}
+	async unsentPhotos(): Promise<KeptPhoto[]> {
+		return (await (await this.#db).getAll('photos')).filter(({ sent }) => sent === 0);
 	}
 }

@@ -1,10 +1,10 @@
-import { runState, type RunEvent } from '$lib/core';
+import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
 import type { RunEvents } from '$lib/schema/run';
 import { without } from './events';
 import { send } from './api';
 import { RunLog } from './run-log';
 
-type Added = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+export type Added = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 
 /** Events of one request, and how long to wait before trying a server that is away again, ms. */
 const PORTION = 400;
@@ -17,17 +17,21 @@ const RETRY_MS = [500, 1000, 2000, 4000];
 export class Run {
 	#events = $state.raw<readonly RunEvent[]>([]);
 	readonly state = $derived.by(() => runState(this.#events));
+	/** What this browser knew of the run is there. */
+	loaded = $state(false);
 	/** Whether the server has everything. */
 	sync = $state<'idle' | 'waiting' | 'saved' | 'away'>('idle');
 	readonly #log = new RunLog();
 	readonly #setupId: string;
 	#id: string | undefined;
+	/** How far this browser has followed the server. */
+	#arrival = 0;
 	#unsent: RunEvent[] = [];
+	#photosUnsent = false;
 	#sending = false;
 	#attempts = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 	#live: EventSource | undefined;
-	/** Resolves when what this browser knew is there. */
 	readonly ready: Promise<void>;
 
 	/** @param serverRun the run that the server says this set-up is in */
@@ -37,19 +41,40 @@ export class Run {
 	}
 
 	async #open(serverRun: string | undefined): Promise<void> {
-		const own = await this.#log.runOf(this.#setupId);
+		const known = await this.#log.runOf(this.#setupId);
+		const own = known?.run;
 		const stranded = own && own !== serverRun ? (await this.#log.load(own)).unsent : [];
 		// What was counted here while the server was away joins the run that everyone sees, or begins one. A run
 		// that the server no longer has, and that owes it nothing, is over.
 		this.#id = serverRun ?? (stranded.length > 0 ? own : undefined);
-		if (!this.#id) return;
-		await this.#log.setRun(this.#setupId, this.#id);
-		if (serverRun && stranded.length > 0) await this.#log.put(serverRun, stranded, false);
-		const { events, unsent } = await this.#log.load(this.#id);
-		this.#merge(events);
-		this.#unsent = unsent;
+		if (this.#id) {
+			if (own === this.#id) this.#arrival = known?.arrival ?? 0;
+			await this.#log.setRun(this.#setupId, this.#id, this.#arrival);
+			if (serverRun && stranded.length > 0) await this.#log.put(serverRun, stranded, false);
+			const { events, unsent } = await this.#log.load(this.#id);
+			this.#merge(events);
+			this.#unsent = unsent;
+		}
+		// What another window has seen meanwhile comes before the page counts as loaded, if it comes soon.
+		if (serverRun) await this.#catchUp(serverRun);
+		this.loaded = true;
 		if (serverRun) this.#follow();
-		if (unsent.length > 0) this.#push();
+		this.#photosUnsent = (await this.#log.unsentPhotos()).length > 0;
+		if (this.#unsent.length > 0 || this.#photosUnsent) this.#push();
+	}
+
+	async #catchUp(run: string): Promise<void> {
+		const reply = await send<RunEvents>('GET', `/api/runs/${run}/events?after=${this.#arrival}`);
+		if (reply.kind === 'ok') await this.#receive(run, reply.value);
+	}
+
+	/** What the server has: on the screen, then in the browser's log. */
+	async #receive(run: string, { events, arrival }: RunEvents): Promise<void> {
+		this.#merge(events);
+		await this.#log.put(run, events, true);
+		if (arrival <= this.#arrival) return;
+		this.#arrival = arrival;
+		await this.#log.setRun(this.#setupId, run, arrival);
 	}
 
 	#merge(events: readonly RunEvent[]): void {
@@ -60,31 +85,43 @@ export class Run {
 	#follow(): void {
 		if (this.#live || !this.#id) return;
 		const run = this.#id;
-		this.#live = new EventSource(`/api/runs/${run}/live`);
-		this.#live.onmessage = (message: MessageEvent<string>) => {
-			const { events } = JSON.parse(message.data) as RunEvents;
-			this.#merge(events);
-			void this.#log.put(run, events, true);
-		};
+		this.#live = new EventSource(`/api/runs/${run}/live?after=${this.#arrival}`);
+		this.#live.onmessage = (message: MessageEvent<string>) =>
+			void this.#receive(run, JSON.parse(message.data) as RunEvents);
 	}
 
-	/** Adds an event: on the screen at once, in the browser's log next, on the server when it can be. */
-	async add(added: Added): Promise<void> {
+	/** Adds events: on the screen at once, in the browser's log next, on the server when it can be. */
+	async add(...added: Added[]): Promise<void> {
+		const at = Date.now();
 		await this.ready;
 		if (!this.#id) {
 			this.#id = crypto.randomUUID();
-			await this.#log.setRun(this.#setupId, this.#id);
+			await this.#log.setRun(this.#setupId, this.#id, 0);
 		}
-		const event = { ...added, id: crypto.randomUUID(), at: Date.now() } as RunEvent;
-		this.#merge([event]);
-		this.#unsent.push(event);
-		await this.#log.put(this.#id, [event], false);
+		const events = added.map((event) => ({ ...event, id: crypto.randomUUID(), at }) as RunEvent);
+		this.#merge(events);
+		this.#unsent.push(...events);
+		await this.#log.put(this.#id, events, false);
 		this.#push();
 	}
 
-	undo(): Promise<void> {
-		const { undoable } = this.state;
-		return undoable ? this.add({ kind: 'undo', of: undoable.id }) : Promise.resolve();
+	/** Takes an entry of the log back; the last one when none is named. */
+	async undo(entry: LogEntry | undefined = this.state.undoable): Promise<void> {
+		if (entry) await this.add(...undoOf(entry));
+	}
+
+	/** Keeps a photo with a step: the picture first, then the word that there is one. */
+	async addPhoto(jpeg: Blob, step: string): Promise<void> {
+		const id = crypto.randomUUID();
+		await this.#log.putPhoto({ id, jpeg, sent: 0 });
+		this.#photosUnsent = true;
+		await this.add({ kind: 'photo', photo: id, step });
+	}
+
+	/** Where a photo can be seen: here while it is not sent, else on the server. */
+	async photoUrl(id: string): Promise<string> {
+		const kept = await this.#log.photo(id);
+		return kept ? URL.createObjectURL(kept) : `/api/photos/${id}`;
 	}
 
 	#push(): void {
@@ -96,10 +133,10 @@ export class Run {
 	/** One portion after another, one at a time, until the server has all; a server that is away is tried again. */
 	async #send(): Promise<void> {
 		const run = this.#id;
-		if (!run || this.#sending) return;
+		if (this.#sending) return;
 		this.#sending = true;
-		let reached = true;
-		while (reached && this.#unsent.length > 0) {
+		let reached = await this.#sendPhotos();
+		while (run && reached && this.#unsent.length > 0) {
 			const portion = this.#unsent.slice(0, PORTION);
 			reached = await this.#deliver(run, portion);
 			if (!reached) break;
@@ -118,10 +155,31 @@ export class Run {
 		this.#timer = setTimeout(() => void this.#send(), wait);
 	}
 
+	async #sendPhotos(): Promise<boolean> {
+		if (!this.#photosUnsent) return true;
+		for (const photo of await this.#log.unsentPhotos()) {
+			const reply = await fetch(`/api/photos/${photo.id}`, { method: 'PUT', body: photo.jpeg }).catch(
+				() => undefined
+			);
+			// A refusal will not change by asking again; only a server that is away is worth another try.
+			if (!reply || reply.status >= 500) return false;
+			await this.#log.putPhoto({ ...photo, sent: 1 });
+		}
+		this.#photosUnsent = false;
+		return true;
+	}
+
 	async #deliver(run: string, events: readonly RunEvent[]): Promise<boolean> {
 		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId });
 		if (started.kind !== 'ok') return false;
 		return (await send('POST', `/api/runs/${run}/events`, { events })).kind === 'ok';
+	}
+
+	/** Waits until the server has everything, or until it proves to be away. */
+	async flush(): Promise<boolean> {
+		await this.ready;
+		while (this.sync === 'waiting') await new Promise((settle) => setTimeout(settle, 30));
+		return this.sync !== 'away';
 	}
 
 	/** The job is over: the next begins a run of its own. */

@@ -6,6 +6,7 @@
 
 	let { data } = $props();
 	const preferences = usePreferences();
+	const tempo = $derived(new Map(data.tempo));
 	const worked = $derived(workOut(data.setup.form, preferences.units));
 </script>
 
@@ -13,7 +14,7 @@
 
 {#key data.setup.id}
 	{#if worked.ok && worked.value.fit.fits}
-		<Bench setup={data.setup} workout={worked.value} records={data.records} run={data.run} />
+		<Bench setup={data.setup} workout={worked.value} records={data.records} begun={data.begun} {tempo} />
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">
 			<h1 class="text-[26px] leading-tight font-bold">

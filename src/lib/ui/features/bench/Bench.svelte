@@ -1,202 +1,235 @@
 <script lang="ts">
-	import { afterNavigate, goto } from '$app/navigation';
-	import { jobSteps, type StepKey } from '$lib/core';
+	import { browser } from '$app/environment';
+	import { afterNavigate, goto, invalidate } from '$app/navigation';
+	import { toolsOf, type Tempo } from '$lib/core';
+	import { jobOf } from '$lib/schema/job';
+	import { ROLE_NAMES } from '$lib/schema/parts';
 	import type { WindRecord } from '$lib/schema/record';
 	import type { SetupForm } from '$lib/schema/setup';
-	import { jobOf } from '$lib/schema/job';
 	import type { Workout } from '$lib/schema/workout';
-	import Check from '@lucide/svelte/icons/check';
-	import { onDestroy, tick } from 'svelte';
-	import { browser } from '$app/environment';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import Segmented from '../../primitives/Segmented.svelte';
-	import { Run } from '../../state/run.svelte';
+	import { onDestroy, onMount, tick, untrack } from 'svelte';
+	import Sheet from '../../primitives/Sheet.svelte';
+	import { CounterLink } from '../../state/counter-link.svelte';
+	import { provideHandsBusy } from '../../state/hands-busy.svelte';
 	import { notify } from '../../state/notices.svelte';
-	import { saveBeforeLeaving } from '../../state/leaving';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
-	import Counter from './Counter.svelte';
-	import { JobState } from './job-state.svelte';
+	import { BenchState, type Begun } from './bench-state.svelte';
+	import Counter from './counting/Counter.svelte';
+	import GapReading from './GapReading.svelte';
+	import HandsBusyBar from './HandsBusyBar.svelte';
+	import Notes from './Notes.svelte';
+	import { spoken } from './phrase';
 	import RecordCard from './RecordCard.svelte';
 	import StepCard from './StepCard.svelte';
+	import StepList from './StepList.svelte';
+	import ToolList from './ToolList.svelte';
+	import Trouble from './Trouble.svelte';
+	import Ways from './Ways.svelte';
+	import { WindingState } from './winding.svelte';
 
 	interface Props {
-		setup: { id: string; form: SetupForm; ticks: readonly StepKey[] };
+		setup: { id: string; form: SetupForm };
 		workout: Workout;
 		records: readonly WindRecord[];
 		/** The run that the server says this set-up is in. */
-		run: string | undefined;
+		begun: Begun | undefined;
+		tempo: Tempo;
 	}
-	let { setup, workout, records, run: serverRun }: Props = $props();
+	let { setup, workout, records, begun, tempo }: Props = $props();
+	const preferences = usePreferences();
+	const hands = provideHandsBusy();
 
-	const job = $derived(jobOf(setup.form, workout));
-	const steps = $derived(jobSteps(job));
+	const job = $derived(jobOf(setup.form, workout, preferences.schools));
 	// The bench is made anew for another set-up.
 	// svelte-ignore state_referenced_locally
-	const progress = new JobState(setup.id, setup.ticks, () => steps);
-	const step = $derived(steps[progress.at]);
+	const run = browser ? new Run(setup.id, begun?.id) : undefined;
 	// svelte-ignore state_referenced_locally
-	const run = browser ? new Run(setup.id, serverRun) : undefined;
-	onDestroy(() => run?.stop());
+	const bench = new BenchState(() => job, tempo, begun, run);
+	const step = $derived(bench.step);
 
-	/** What is counted in the step in hand: the backing, or one of the parts over it. */
-	let chosen = $state<string>();
-	const counted = $derived(
-		step?.key === 'backing'
-			? workout.parts.slice(workout.stopIndex, workout.stopIndex + 1)
-			: step?.key === 'line'
-				? workout.parts.slice(workout.stopIndex + 1)
-				: []
-	);
-	const counting = $derived(counted.find(({ id }) => id === chosen) ?? counted[0]);
-	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
+	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
+	const winding =
+		run &&
+		new WindingState(
+			run,
+			() => workout,
+			() => Math.max(index, 0)
+		);
+	const link = run && new CounterLink(run, () => (step?.kind === 'wind' ? step.part : undefined));
+
 	let ready = $state(false);
+	let trouble = $state(false);
+	let ways = $state(false);
 	afterNavigate(() => (ready = true));
-	saveBeforeLeaving(progress.autosave);
+	onMount(() => {
+		const close = hands.open();
+		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
+		return close;
+	});
+	onDestroy(() => {
+		link?.disconnect();
+		run?.stop();
+	});
 
-	/** A new step is read from its top: by eye and by screen reader. */
+	// The run as this browser knows it may be further on than the server's first page said.
+	$effect(() => {
+		if (run?.loaded) untrack(() => bench.go(bench.firstOpen()));
+	});
+	// What another window does is followed: a step done there, or a way back taken, shows here.
+	let seen: { done: boolean; id: string | undefined; remedies: number } | undefined;
+	$effect(() => {
+		const id = bench.step?.id;
+		const now = {
+			id,
+			done: id !== undefined && bench.done.has(id),
+			remedies: run?.state.remedies.length ?? 0
+		};
+		const before = seen;
+		seen = now;
+		if (!before || !run?.loaded) return;
+		if (now.remedies > before.remedies) untrack(() => bench.goTo(run.state.remedies.at(-1)!.back));
+		else if (now.id === before.id && now.done && !before.done) untrack(() => bench.go(bench.at + 1));
+	});
+
+	/** A new step is read from its top: by eye, by screen reader, and aloud where that is switched on. */
 	async function show(change: () => void): Promise<void> {
+		link?.write();
 		change();
+		trouble = false;
 		await tick();
-		const title = document.querySelector<HTMLElement>('#step-title, #record-title');
-		title?.focus({ preventScroll: true });
+		document.querySelector<HTMLElement>('#step-title, #record-title')?.focus({ preventScroll: true });
 		window.scrollTo({ top: 0 });
+		say();
+	}
+	function say(): void {
+		if (bench.step) hands.say(spoken(bench.step, preferences.units));
 	}
 
 	const ownsSpace = (target: EventTarget | null): boolean =>
-		target instanceof HTMLElement && target.matches('button, a, input, [role=checkbox]');
+		target instanceof HTMLElement && target.matches('button, a, input, summary, [role=checkbox]');
+	/** A tapped button keeps the focus; a pedal's Space then still means the step, not the button again. */
+	function release(event: MouseEvent): void {
+		if (event.detail > 0 && event.target instanceof HTMLElement) event.target.closest('button')?.blur();
+	}
 
+	const next = (): void => void show(() => bench.finish());
 	const KEYS: Record<string, () => void> = {
-		' ': () => progress.finish(),
-		ArrowRight: () => progress.go(progress.at + 1),
-		ArrowLeft: () => progress.go(progress.at - 1)
+		' ': () => !bench.recording && next(),
+		PageDown: () => !bench.recording && next(),
+		PageUp: () => void show(() => bench.go(bench.at - 1)),
+		ArrowRight: () => void show(() => bench.go(bench.at + 1)),
+		ArrowLeft: () => void show(() => bench.go(bench.at - 1)),
+		w: () => (trouble = !trouble && bench.remedies.length > 0),
+		l: say,
+		f: () => void hands.toggleWhole()
 	};
 	function onkeydown(event: KeyboardEvent): void {
 		const act = KEYS[event.key];
 		// A pedal held down, or a key that repeats, is one step all the same.
-		if (
-			!act ||
-			event.repeat ||
-			!isShortcut(event) ||
-			(event.key === ' ' && (ownsSpace(event.target) || progress.recording))
-		)
-			return;
+		if (!act || event.repeat || !isShortcut(event) || (event.key === ' ' && ownsSpace(event.target))) return;
 		event.preventDefault();
-		void show(act);
+		act();
 	}
 
-	async function recorded(): Promise<void> {
+	async function recorded(record: string): Promise<void> {
 		await run?.end();
-		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`);
+		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`, {
+			action: { label: 'Print its label', onClick: () => void goto(`/label/${record}`) }
+		});
 		await goto('/', { invalidateAll: true });
 	}
 
-	const saving = $derived(
-		{
-			untouched: '',
-			waiting: 'Saving…',
-			saving: 'Saving…',
-			saved: 'Saved',
-			failed: 'Not saved yet, trying again',
-			held: ''
-		}[progress.autosave.state]
-	);
+	const SYNC = { idle: '', waiting: 'Saving…', saved: 'Saved', away: 'Not saved yet, trying again' };
+	const sync = $derived(run?.sync ?? 'idle');
+	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
+	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
+	const topDepthMm = $derived(run?.state.depths.get(topPart)?.depthMm);
 </script>
 
 <svelte:window {onkeydown} />
-
+<!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
 <div
-	class="mx-auto grid max-w-[1440px] gap-x-12 px-4 pb-28 sm:px-8 lg:grid-cols-[280px_minmax(0,1fr)] lg:pb-12"
+	class="bench mx-auto grid max-w-[1440px] gap-x-12 px-4 pb-28 sm:px-8 lg:pb-12 {hands.whole
+		? ''
+		: 'lg:grid-cols-[280px_minmax(0,1fr)]'}"
 	data-ready={ready || undefined}
+	data-whole={hands.whole || undefined}
+	onclick={release}
 >
-	<div class="pt-5 lg:sticky lg:top-0 lg:self-start">
+	<div
+		class="pt-5 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto {hands.whole
+			? 'hidden'
+			: ''}"
+	>
 		<h1 class="text-[20px] leading-tight font-bold tracking-tight">
 			{setup.form.spool.name || 'Unnamed spool'}
 		</h1>
 		<p
 			role="status"
-			class="figure h-5 text-[14px] {progress.autosave.state === 'failed' ? 'text-warn' : 'text-soft'}"
+			class="figure h-5 text-[14px] {sync === 'away' ? 'text-warn' : 'text-soft'}"
+			data-state={sync}
 		>
-			{saving}
+			{SYNC[sync]}
 		</p>
-		<ol class="mt-2 flex gap-1 max-lg:overflow-x-auto lg:block" aria-label="Steps of the job">
-			{#each steps as { key, title }, i (key)}
-				{@const done = progress.done.has(key)}
-				<li class="flex items-center gap-1 lg:border-b lg:border-hair">
-					<button
-						type="button"
-						role="checkbox"
-						aria-checked={done}
-						aria-label={title}
-						class="grid size-8 shrink-0 place-items-center max-lg:size-6"
-						onclick={() => progress.tick(key, !done)}
-					>
-						<span
-							class="grid size-[18px] place-items-center border-[1.5px] border-ink {done
-								? 'bg-ink text-paper'
-								: ''}"
-						>
-							{#if done}<Check size={14} strokeWidth={3} />{/if}
-						</span>
-					</button>
-					<button
-						type="button"
-						class="figure flex-1 py-1.5 text-left text-[15px] leading-tight max-lg:sr-only {i === progress.at
-							? 'font-semibold'
-							: 'text-soft'}"
-						aria-current={i === progress.at ? 'step' : undefined}
-						onclick={() => show(() => progress.go(i))}
-					>
-						<span class={i === progress.at ? 'marked' : ''}>{title}</span>
-					</button>
-				</li>
-			{/each}
-			<li class="max-lg:hidden">
-				<button
-					type="button"
-					class="figure w-full py-2 pl-9 text-left text-[15px] {progress.recording
-						? 'font-semibold'
-						: 'text-soft'}"
-					aria-current={progress.recording ? 'step' : undefined}
-					onclick={() => show(() => progress.go(steps.length))}
+		<StepList {bench} onshow={(at) => show(() => bench.go(at))} />
+		<div class="no-print mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
+			<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
+			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
+			{#if records.length > 0}
+				<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
+					>{records.length === 1 ? 'Wound once before' : `Wound ${records.length} times before`}</a
 				>
-					<span class={progress.recording ? 'marked' : ''}>Write down what came out</span>
-				</button>
-			</li>
-		</ol>
-		{#if records.length > 0}
-			<p class="mt-4 text-[13.5px] text-soft">
-				Wound {records.length === 1 ? 'once' : `${records.length} times`} before, last on {records[0]!
-					.woundOn}.
-			</p>
-		{/if}
+			{/if}
+		</div>
 	</div>
 
-	<div class="pt-5">
-		{#if step}
-			<StepCard {step} number={progress.at + 1} total={steps.length} />
-			{#if run && counting}
-				{#if counted.length > 1}
-					<div class="mt-6 max-w-md">
-						<Segmented
-							label="Going on now"
-							shown
-							options={counted.map(({ id, role }) => ({ value: id, label: ROLE_NAMES[role] }))}
-							value={counting.id}
-							onchange={(id) => (chosen = id)}
-						/>
-					</div>
-				{/if}
-				<Counter {run} {workout} index={workout.parts.indexOf(counting)} />
+	<div class="min-w-0 pt-5">
+		<div class="no-print mb-3 flex flex-wrap items-center justify-between gap-3">
+			<HandsBusyBar onaloud={say} />
+			{#if bench.remedies.length > 0}
+				<button
+					type="button"
+					class="action-quiet min-h-11"
+					aria-expanded={trouble}
+					onclick={() => (trouble = !trouble)}
+				>
+					Something is wrong<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">W</kbd>
+				</button>
 			{/if}
+		</div>
+		{#if trouble}
+			<Trouble {bench} parts={workout.parts} onback={() => void show(() => undefined)} />
+		{/if}
+		{#if step}
+			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
+				{#if step.kind === 'tools'}
+					<ToolList
+						tools={toolsOf(job)}
+						here={bench.tools}
+						ontick={(tool, here) => void run?.add({ kind: 'tool', tool, here })}
+					/>
+				{:else if run && winding && link && index >= 0}
+					<Counter {run} {winding} {link} />
+				{:else if run && step.kind === 'gap'}
+					<GapReading {run} {workout} />
+				{/if}
+			</StepCard>
+			{#if run}<Notes {bench} {run} parts={workout.parts} />{/if}
 		{:else}
 			<RecordCard
 				setupId={setup.id}
 				plan={job.plan}
 				counted={{
 					turns: run?.state.turns.get(stopPart),
-					depthMm: run?.state.depths.get(stopPart)?.depthMm
+					depthMm: run?.state.depths.get(stopPart)?.depthMm,
+					gapMm:
+						topDepthMm === undefined
+							? undefined
+							: topDepthMm + workout.known.spool.gapFromRadiusMm - workout.known.spool.rimRadiusMm
 				}}
-				before={() => progress.autosave.flush()}
+				before={async () => void (await run?.flush())}
 				onrecorded={recorded}
 			/>
 		{/if}
@@ -205,15 +238,25 @@
 		>
 			<button
 				type="button"
-				class="action-quiet min-h-12"
-				disabled={progress.at === 0}
-				onclick={() => show(() => progress.go(progress.at - 1))}>Back</button
+				class="action-quiet min-h-14"
+				disabled={bench.at === 0}
+				onclick={() => show(() => bench.go(bench.at - 1))}>Back</button
 			>
+			{#if winding && index >= 0}
+				<button
+					type="button"
+					class="action-quiet min-h-14 flex-1 justify-center text-[20px] lg:hidden"
+					aria-label="{hands.get('batch')} turns of {ROLE_NAMES[winding.part.role]}"
+					onclick={() => winding.add(hands.get('batch'))}>+{hands.get('batch')}</button
+				>
+			{/if}
 			{#if step}
 				<button
 					type="button"
-					class="action min-h-12 max-lg:flex-1 max-lg:justify-center"
-					onclick={() => show(() => progress.finish())}
+					class="action min-h-14 justify-center max-lg:flex-1 {hands.whole
+						? 'min-h-20 flex-1 text-[26px]'
+						: ''}"
+					onclick={next}
 				>
 					Done, next<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">Space</kbd>
 				</button>
@@ -221,3 +264,7 @@
 		</div>
 	</div>
 </div>
+
+<Sheet bind:open={ways} title="How you do it" description="Where people differ. Each way with what it buys.">
+	<Ways setupId={setup.id} {job} own={setup.form.fill.schools} onchanged={() => invalidate('wendle:bench')} />
+</Sheet>

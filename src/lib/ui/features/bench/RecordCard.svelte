@@ -6,19 +6,21 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import { send } from '../../state/api';
+	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 
 	interface Props {
 		setupId: string;
 		plan: JobSetup['plan'];
 		/** What was counted and read on the way, to begin with. */
-		counted: { turns: number | undefined; depthMm: number | undefined };
+		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
 		/** What has to be over first: the last tick must not arrive after the job is closed. */
 		before: () => Promise<void>;
-		onrecorded: () => void;
+		onrecorded: (record: string) => void;
 	}
 	let { setupId, plan, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
+	const hands = useHandsBusy();
 	const unit = $derived(smallUnit(preferences.units));
 
 	// Only the beginning comes from the run; what is typed stays.
@@ -27,8 +29,9 @@
 		woundOn: today(getLocalTimeZone()).toString(),
 		turns: counted.turns ? String(Math.round(counted.turns)) : '',
 		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
-		gap: '',
-		note: ''
+		gap: counted.gapMm === undefined ? '' : showSmall(counted.gapMm, preferences.units),
+		note: '',
+		who: hands.get('who')
 	});
 	let issues = $state<readonly WordedIssue[]>([]);
 	let trouble = $state<string>();
@@ -46,7 +49,8 @@
 		if (busy) return;
 		busy = true;
 		await before();
-		const reply = await send('POST', `/api/setups/${setupId}/records`, $state.snapshot(form));
+		hands.set('who', form.who);
+		const reply = await send<{ id: string }>('POST', `/api/setups/${setupId}/records`, $state.snapshot(form));
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
 		trouble =
@@ -55,7 +59,7 @@
 				: reply.kind === 'refused' && !issues.some(({ path }) => String(path[0]) in form)
 					? (issues[0]?.message ?? 'That was not taken. Try again.')
 					: undefined;
-		if (reply.kind === 'ok') onrecorded();
+		if (reply.kind === 'ok') onrecorded(reply.value.id);
 	}
 </script>
 
@@ -102,6 +106,13 @@
 			value={form.woundOn}
 			error={error('woundOn')}
 			oninput={(value) => set('woundOn', value)}
+		/>
+		<Field
+			label="Wound by"
+			value={form.who}
+			maxlength={60}
+			error={error('who')}
+			oninput={(value) => set('who', value)}
 		/>
 		<div class="sm:col-span-2">
 			<label for="note" class="block text-[13px] text-soft">Note</label>

@@ -1,22 +1,38 @@
 <script lang="ts">
 	import { CAUTIONS, type Step } from '$lib/core';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+	import type { Snippet } from 'svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { phraseText, sentence } from './phrase';
+	import { phraseText, sentence, showDuration } from './phrase';
 
-	let { step, number, total }: { step: Step; number: number; total: number } = $props();
+	interface Props {
+		step: Step;
+		number: number;
+		total: number;
+		seconds: number;
+		/** What is done here besides reading: the counter, the list of tools. It stands before the words. */
+		children?: Snippet | undefined;
+	}
+	let { step, number, total, seconds, children }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const figure = $derived(step.figure && phraseText(step.figure.value, units));
 	const [amount = '', unit = ''] = $derived(figure?.split(' ') ?? []);
+	const counts = $derived(step.kind === 'wind');
 </script>
 
 <article aria-labelledby="step-title">
-	<p class="figure text-[15px] text-soft">{number} of {total}</p>
-	<h2 id="step-title" tabindex="-1" class="text-[34px] leading-[1.1] font-bold tracking-tight sm:text-[42px]">
+	<p class="figure text-[15px] text-soft">{number} of {total}, about {showDuration(seconds)}</p>
+	<h2
+		id="step-title"
+		tabindex="-1"
+		class="leading-[1.1] font-bold tracking-tight {counts
+			? 'text-[28px] sm:text-[32px]'
+			: 'text-[34px] sm:text-[42px]'}"
+	>
 		{step.title}
 	</h2>
-	{#if step.figure}
+	{#if step.figure && !counts}
 		<div class="mt-5">
 			<p class="figure text-[16px] text-soft">{step.figure.label}</p>
 			<p class="figure leading-none">
@@ -24,21 +40,33 @@
 					class="ml-2 text-[36px] font-medium">{unit}</span
 				>
 			</p>
-			<p class="figure mt-1 text-[22px]">{sentence(step.figure.beside, units)}</p>
+			{#if step.figure.beside.length > 0}
+				<p class="figure mt-1 text-[22px]">{sentence(step.figure.beside, units)}</p>
+			{/if}
 		</div>
 	{/if}
+	{@render children?.()}
 	<div class="mt-5 max-w-[44ch] space-y-4 text-[28px] leading-[1.28]">
 		{#each step.instructions as instruction, i (i)}
 			<p>{sentence(instruction, units)}</p>
 		{/each}
 	</div>
-	<p class="mt-6 max-w-[60ch] border-l-[3px] border-line pl-3 text-[19px]">
-		<span class="figure font-semibold">Right when:</span>
-		{sentence(step.check, units)}
-	</p>
 	{#each step.cautions as caution (caution)}
-		<p class="mt-3 flex max-w-[60ch] gap-2.5 text-[17px]">
-			<TriangleAlert size={20} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[caution]}
+		<p class="mt-4 flex max-w-[60ch] gap-2.5 text-[19px]">
+			<TriangleAlert size={22} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[caution]}
 		</p>
 	{/each}
+	<dl class="mt-6 max-w-[64ch] space-y-2 border-l-[3px] border-line pl-3 text-[19px]">
+		<div>
+			<dt class="figure inline font-semibold">Right:</dt>
+			<dd class="inline">{sentence(step.right, units)}</dd>
+		</div>
+		<div>
+			<dt class="figure inline font-semibold">Wrong:</dt>
+			<dd class="inline">
+				{sentence(step.wrong, units)} <span class="text-soft">Then:</span>
+				{sentence(step.then, units)}
+			</dd>
+		</div>
+	</dl>
 </article>

@@ -1,4 +1,4 @@
-import type { Phrase } from '$lib/core';
+import type { Phrase, Sentence, Step } from '$lib/core';
 import { showLong, showSmall, showTurns, type UnitSystem } from '$lib/schema/units';
 
 /** A piece of an instruction in the person's units. */
@@ -9,5 +9,25 @@ export function phraseText(phrase: Phrase, units: UnitSystem): string {
 	return showTurns(phrase.turns);
 }
 
-export const sentence = (phrases: readonly Phrase[], units: UnitSystem): string =>
+export const sentence = (phrases: Sentence, units: UnitSystem): string =>
 	phrases.map((phrase) => phraseText(phrase, units)).join('');
+
+/** A step as it is read aloud: what to do, and how to tell that it is right. */
+export const spoken = (step: Step, units: UnitSystem): string =>
+	[
+		step.title,
+		...(step.figure
+			? [
+					`${step.figure.label}: ${phraseText(step.figure.value, units)}, ${sentence(step.figure.beside, units)}`
+				]
+			: []),
+		...step.instructions.map((instruction) => sentence(instruction, units)),
+		`Right when: ${sentence(step.right, units)}`
+	].join('. ');
+
+/** "about 25 min", "1 h 10 min": to five minutes once it is long, since nobody knows it better. */
+export function showDuration(seconds: number): string {
+	const minutes = seconds / 60;
+	const rounded = minutes < 10 ? Math.max(1, Math.round(minutes)) : 5 * Math.round(minutes / 5);
+	return rounded < 60 ? `${rounded} min` : `${Math.floor(rounded / 60)} h ${rounded % 60} min`;
+}

@@ -59,7 +59,7 @@ describe('a spool on the rack', () => {
 	it('without an answer yet says so and leads back to Fit', () => {
 		const form = newSetup();
 		expect(
-			rackEntry({ id: 's', form: form.spool, planned: { id: 'p', form, ticks: [] }, setupId: 'p' }, 'yd-mm')
+			rackEntry({ id: 's', form: form.spool, planned: { id: 'p', form, done: [] }, setupId: 'p' }, 'yd-mm')
 		).toMatchObject({
 			name: 'Unnamed spool',
 			href: '/fit/p',
@@ -69,10 +69,10 @@ describe('a spool on the rack', () => {
 	it('planned is drawn faint, with the job that waits', () => {
 		const form = setup(TROUT);
 		const entry = rackEntry(
-			{ id: 's', form: form.spool, planned: { id: 'p', form, ticks: ['hand', 'cage'] }, setupId: 'p' },
+			{ id: 's', form: form.spool, planned: { id: 'p', form, done: ['hand', 'cage'] }, setupId: 'p' },
 			'm-mm'
 		);
-		expect(entry).toMatchObject({ drawing: { faint: true }, job: { href: '/bench/p', done: 2, total: 9 } });
+		expect(entry).toMatchObject({ drawing: { faint: true }, job: { href: '/bench/p', done: 2, total: 14 } });
 		expect(entry.facts).toEqual([
 			'WF5F, 27 m',
 			expect.stringMatching(/^about \d+ m, 20 lb polyester$/),

@@ -13,7 +13,7 @@ export interface RackData {
 	readonly id: string;
 	readonly form: SpoolForm;
 	readonly wound?: WindRecord;
-	readonly planned?: { readonly id: string; readonly form: SetupForm; readonly ticks: readonly string[] };
+	readonly planned?: { readonly id: string; readonly form: SetupForm; readonly done: readonly string[] };
 	readonly setupId?: string;
 }
 
@@ -90,7 +90,7 @@ function jobEntry(
 	const worked = workOut(planned.form, units);
 	if (!worked.ok) return undefined;
 	const steps = jobSteps(jobOf(planned.form, worked.value));
-	const done = steps.filter(({ key }) => planned.ticks.includes(key)).length;
+	const done = steps.filter(({ id }) => planned.done.includes(id)).length;
 	return { href: `/bench/${planned.id}`, done, total: steps.length };
 }
 

@@ -1,0 +1,57 @@
+import type { Role } from '../fit/stack';
+import type { Schools } from './schools';
+
+export const JOINTS = {
+	loops: 'loop to loop',
+	nail: 'nail knot',
+	albright: 'Albright',
+	'own-loop': 'own loop, loop to loop'
+} as const;
+export type Joint = keyof typeof JOINTS;
+
+/** One component of the stack, as the job sees it. */
+export interface JobPart {
+	readonly id: string;
+	readonly role: Role;
+	readonly label: string;
+	/** How its rear end is joined to what lies under it; the first goes on the arbor. */
+	readonly joint: Joint;
+	readonly lengthMm: number;
+	readonly turns: number;
+	/** Where its surface should stand below the rim when it is on. */
+	readonly depthMm: number;
+	/** Sinking lines get more turns in a nail knot. */
+	readonly sinking: boolean;
+	/** Thin and slippery under load: cuts fingers, slips on a bare arbor. */
+	readonly cuts: boolean;
+	/** Strength as it is sold, lb; unknown for anything but backing. */
+	readonly strengthLb?: number;
+}
+
+/** What the job depends on. */
+export interface JobSetup {
+	readonly hand: 'left' | 'right';
+	readonly cage: 'open' | 'closed';
+	readonly arborTurns: number;
+	/** What is wound on, from the arbor outward. */
+	readonly parts: readonly JobPart[];
+	/** The part that is wound to a depth, not to its end; none when everything has its length. */
+	readonly stopPart?: string;
+	readonly schools: Schools;
+	readonly leaderMm: number;
+	readonly plan: {
+		readonly lengthMm: number;
+		readonly stopDepthMm: number;
+		readonly turns: number;
+		readonly gapMm: number;
+		readonly lineTurns: number;
+	};
+}
+
+/** No backing fits, or so little that a joint and a knot are all of it: the line goes on the arbor itself. */
+export const LEAST_BACKING_MM = 500;
+
+/** Lines with a rear and a front end that are not the same. */
+export const HAS_ENDS: readonly Role[] = ['line', 'head', 'tip'];
+/** Strands that come off a spool and are wound to a depth or a length. */
+export const isUnder = (role: Role): boolean => role === 'bed' || role === 'backing';

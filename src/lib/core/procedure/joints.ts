@@ -1,0 +1,171 @@
+import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
+import type { Caution, Sentence } from './phrase';
+import type { Schools } from './schools';
+import type { ToolKey } from './tools';
+
+/** How something is tied: the words, how it looks when right and wrong, what it takes. */
+export interface Tying {
+	readonly instructions: readonly Sentence[];
+	readonly right: Sentence;
+	readonly wrong: Sentence;
+	readonly then: Sentence;
+	readonly cautions: readonly Caution[];
+	readonly tools: readonly ToolKey[];
+	/** Assumption: someone who ties it a few times a year. */
+	readonly minutes: number;
+}
+
+/** More wraps where the water is salt or the line sinks. */
+export const nailWraps = (setup: JobSetup, part: JobPart): string =>
+	part.sinking || setup.schools.water === 'salt' ? '7–10' : '5–7';
+
+/** Loops need a loop: with the line's own cut off, one is made. Backing has none to cut. */
+export const jointOf = (setup: JobSetup, part: JobPart): Joint =>
+	part.joint === 'loops' && setup.schools.weldedLoop === 'cut' ? 'own-loop' : part.joint;
+
+const tags = (way: Schools['tag']): Sentence => [
+	way === 'trim'
+		? 'Trim the tags flush, so that nothing catches in the guides.'
+		: 'Leave the tags 3–6 mm: felt in the guides, they say that the end is near.'
+];
+
+/** The loop in what lies under: doubled in strong backing, tripled in thin; a line brings its own. */
+function loopUnder(under: JobPart): Sentence {
+	if (!isUnder(under.role))
+		return [
+			'Use the loop at the front of what is on; without one, make one from two nail knots side by side.'
+		];
+	const strong = (under.strengthLb ?? 20) >= 30;
+	return [
+		`Tie a loop of 8–10 in in the backing with a ${strong ? 'double' : 'triple'} surgeon's loop. The whole coil of line must pass through it.`
+	];
+}
+
+const THROUGH: Sentence = [
+	"Loop of what is on through the line's loop, the coil of line through that loop, draw up."
+];
+const SQUARE = {
+	right: ['The two loops lie square in each other, like a reef knot.'],
+	wrong: ['One loop is hitched round the other and sits as a lump.'],
+	then: ['Push them apart, let the loop slide back over, and draw up again, both sides at once.']
+} as const;
+
+const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
+	loops: (_, __, under) => ({
+		instructions: [loopUnder(under), THROUGH],
+		...SQUARE,
+		cautions: ['blades'],
+		tools: [],
+		minutes: 6
+	}),
+	'own-loop': (_, __, under) => ({
+		instructions: [
+			[
+				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
+			],
+			['Cap the cut end with UV resin, so that no water wicks into the core.'],
+			loopUnder(under),
+			THROUGH
+		],
+		...SQUARE,
+		cautions: ['blades', 'adhesive'],
+		tools: ['nail-tool', 'fine-mono', 'resin'],
+		minutes: 16
+	}),
+	nail: (setup, part) => ({
+		instructions: [
+			...(isUnder(part.role)
+				? []
+				: [['If this end has a welded loop, cut it off: the knot wants plain line.']]),
+			[
+				`Nail knot of ${nailWraps(setup, part)} turns over a tube or tool, wraps side by side. Do not let go before it is snug.`
+			],
+			['Moisten, draw both ends tight in turn.'],
+			tags(setup.schools.tag)
+		],
+		right: ['The wraps lie side by side and bite; a hard pull does not move them.'],
+		wrong: ['A wrap crosses another, or the knot slides along the line.'],
+		then: ['Cut it off and tie it again on fresh line: a crossed wrap works loose.'],
+		cautions: ['blades'],
+		tools: ['nail-tool'],
+		minutes: 8
+	}),
+	albright: (setup, part) => ({
+		instructions: [
+			[
+				'Fold a bight in the end of the thicker one. Lead the thinner through it and wrap back over all three strands.'
+			],
+			[
+				`${part.sinking || setup.schools.water === 'salt' ? '10–12' : '8–10'} wraps, touching; then out through the bight on the side where you came in.`
+			],
+			['Moisten. Draw standing part and tag up in turn, a little each time.'],
+			tags(setup.schools.tag)
+		],
+		right: ['The wraps lie side by side inside the bight; a hard pull does not move them.'],
+		wrong: ['The wraps have jumped over the end of the bight, or the tag came out on the other side.'],
+		then: ['Cut it off and tie it again, holding the wraps under thumb and finger while you draw up.'],
+		cautions: ['blades'],
+		tools: [],
+		minutes: 8
+	})
+};
+
+export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart): Tying =>
+	TYINGS[jointOf(setup, part)](setup, part, under);
+
+const ROUND = (turns: number): string => (turns === 1 ? 'once' : turns === 2 ? 'twice' : 'three times');
+const HOLDS = {
+	right: ['Pulled hard, it turns the spool and does not slide round inside it.'],
+	wrong: ['The turns slip round the arbor, or the knot stands up from it.'],
+	then: ['Untie it, take one turn more or put tape under it, moisten, and seat it again.']
+} as const;
+
+const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sentence[]> = {
+	overhand: (turns) => [
+		[
+			`Round the arbor ${ROUND(turns)}. An overhand knot round the standing part, and a stopper overhand in the tag.`
+		]
+	],
+	doubled: (turns) => [
+		[
+			`Round the arbor ${ROUND(turns)}. A doubled overhand, the end through twice, round the standing part, and a doubled stopper in the tag.`
+		]
+	],
+	uni: (turns) => [
+		[
+			`Round the arbor ${ROUND(turns)}. Lay the tag back along the standing part, and wrap 4–5 turns through the loop that makes.`
+		],
+		['Draw the wraps together, then slide the knot down to the arbor.']
+	],
+	'spool-loop': (turns) => [
+		["Tie a surgeon's loop wide enough to go over the whole spool."],
+		[
+			`Pass it over the spool${turns > 1 ? `, ${ROUND(turns)}, a twist each time,` : ''} so that the standing part leads from the loop's end toward the reel seat: so it cannot spin.`
+		]
+	]
+};
+
+/** The knot on the arbor. It only keeps the spool from turning inside the backing, and should never be seen again. */
+export function arborTying(setup: JobSetup): Tying {
+	const [first] = setup.parts;
+	const slips = first?.cuts ?? false;
+	const { arborKnot, grip } = setup.schools;
+	const under: Sentence[] = !slips
+		? []
+		: grip === 'tape'
+			? [['This backing slips on a bare arbor: one layer of tape round it first.']]
+			: grip === 'mono'
+				? [['This backing slips on a bare arbor: 5–8 ft of mono on first, and join to that.']]
+				: [['This backing slips on a bare arbor: take all three turns and pull hard before you go on.']];
+	return {
+		instructions: [
+			...under,
+			...ARBOR_TYINGS[arborKnot](setup.arborTurns),
+			['Moisten, rock it to and fro until it seats, trim to a millimetre or two.']
+		],
+		...HOLDS,
+		cautions: slips ? ['blades', 'thin-braid'] : ['blades'],
+		tools: slips ? (grip === 'tape' ? ['tape'] : grip === 'mono' ? ['mono-bed'] : []) : [],
+		minutes: arborKnot === 'uni' || arborKnot === 'spool-loop' ? 5 : 4
+	};
+}

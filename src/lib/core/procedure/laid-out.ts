@@ -1,0 +1,34 @@
+import { isUnder, type JobSetup } from './job';
+import { arborTying, tyingOf } from './joints';
+import { tool, type Tool, type ToolKey } from './tools';
+
+const MOUNTED = { butt: 'rod-butt', winder: 'winder', drill: 'drill', table: 'clamp' } as const;
+
+/** What is wound on is on the table too, each with how much of it. */
+const materials = ({ parts, leaderMm, stopPart }: JobSetup): Tool[] => [
+	...parts.map((part): Tool => ({
+		key: `part:${part.id}`,
+		name: [`${part.label}, ${part.id === stopPart ? 'about ' : ''}`, { longMm: part.lengthMm }],
+		purpose: isUnder(part.role) ? 'with some to spare' : 'its ties still on'
+	})),
+	{ key: 'leader', name: ['Leader, ', { longMm: leaderMm }], purpose: 'and tippet' }
+];
+
+/** Everything that this very job takes, in the order it is needed, each once. */
+export function toolsOf(setup: JobSetup): Tool[] {
+	const { parts, schools } = setup;
+	const keys: ToolKey[] = [MOUNTED[schools.mount], 'axle', 'rule', 'nippers'];
+	if (parts.length > 0) keys.push(...arborTying(setup).tools);
+	parts.slice(1).forEach((part, i) => keys.push(...tyingOf(setup, part, parts[i]!).tools));
+	if (schools.weldedLoop === 'cut') keys.push('nail-tool');
+	if (parts.some(({ cuts }) => cuts)) keys.push('glove');
+	if (schools.tension === 'helper') keys.push('helper');
+	if (schools.tension === 'drag') keys.push('second-reel');
+	if (schools.tension === 'machine' && schools.mount !== 'winder') keys.push('winder');
+	keys.push('cloth', 'label');
+	return [
+		{ key: 'reel', name: ['Reel and spool, clean and dry'], purpose: 'and its leaflet' },
+		...materials(setup),
+		...[...new Set(keys)].map(tool)
+	];
+}

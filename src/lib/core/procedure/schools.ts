@@ -1,0 +1,124 @@
+/**
+ * Where people who do this well differ. Each way is supported, says what it buys, and one of each is the
+ * usual. All of it common practice.
+ */
+interface Way {
+	readonly label: string;
+	readonly buys: string;
+}
+
+export const SCHOOLS = {
+	water: {
+		title: 'Water',
+		usual: 'fresh',
+		ways: {
+			fresh: { label: 'Fresh water', buys: 'The usual number of wraps in a nail knot.' },
+			salt: {
+				label: 'Salt water',
+				buys: 'More wraps, to hold stronger fish; rinse reel and backing after use.'
+			}
+		}
+	},
+	mount: {
+		title: 'Where the reel sits',
+		usual: 'butt',
+		ways: {
+			butt: { label: 'Rod butt', buys: 'A handle to hold, both hands near the line; nothing to buy.' },
+			winder: { label: 'Winder', buys: 'Fast and even; one hand is free to guide.' },
+			drill: {
+				label: 'Drill and cup',
+				buys: 'Very fast, for winding everything on twice; hard to feel the tension.'
+			},
+			table: { label: 'Bare table', buys: 'Needs nothing at all; slow, and the reel has to be held.' }
+		}
+	},
+	tension: {
+		title: 'What gives the tension',
+		usual: 'fingers',
+		ways: {
+			fingers: { label: 'Fingers', buys: 'You feel every knot and slack place; tires and can burn.' },
+			sitting: { label: 'Sitting on it', buys: 'Firm and hands-free; hard to keep the same throughout.' },
+			helper: { label: 'A helper', buys: 'Even, with the supply on a pencil as an axle; takes two.' },
+			drag: {
+				label: "Another reel's drag",
+				buys: 'The most even by hand; needs a second reel to start from.'
+			},
+			machine: {
+				label: 'A machine',
+				buys: 'The firmest lay, so most backing; keeps whatever twist there is.'
+			}
+		}
+	},
+	grip: {
+		title: 'Under backing that slips',
+		usual: 'tape',
+		ways: {
+			tape: { label: 'A layer of tape', buys: 'Quick, and takes almost no room.' },
+			mono: { label: 'A bed of mono', buys: 'Grips for years and stays dry under it; one knot more.' },
+			none: { label: 'Nothing', buys: 'Enough under polyester; gel-spun will slip on bare metal.' }
+		}
+	},
+	arborKnot: {
+		title: 'Knot on the arbor',
+		usual: 'overhand',
+		ways: {
+			overhand: { label: 'Overhand and stopper', buys: 'Two plain knots that anyone remembers.' },
+			doubled: { label: 'The same, doubled', buys: 'Bites harder in thin or slippery backing.' },
+			uni: { label: 'Uni type', buys: 'Slides down tight and holds well; 4–5 turns to tie.' },
+			'spool-loop': { label: 'Loop over the spool', buys: 'Tied away from the spool; comes off again whole.' }
+		}
+	},
+	weldedLoop: {
+		title: "The line's own loops",
+		usual: 'keep',
+		ways: {
+			keep: { label: 'Keep them', buys: 'Lines and leaders change in minutes, no tools.' },
+			cut: {
+				label: 'Cut them off',
+				buys: 'A nail knot runs through the guides more cleanly; no quick change.'
+			}
+		}
+	},
+	tag: {
+		title: 'Tag ends of the joints',
+		usual: 'trim',
+		ways: {
+			trim: { label: 'Trimmed flush', buys: 'Nothing to catch in the guides.' },
+			leave: { label: 'Left 3–6 mm', buys: 'You feel it pass: the end of the line is near.' }
+		}
+	},
+	gap: {
+		title: 'Gap to leave',
+		usual: 'little',
+		ways: {
+			clears: {
+				label: 'Just clears',
+				buys: 'The fullest spool and fastest retrieve; needs a level hand.',
+				gapMm: 2.5
+			},
+			little: { label: 'A little space', buys: 'Room for uneven winding with a fish on.', gapMm: 4 },
+			pencil: { label: 'A pencil', buys: 'Never rubs, whatever happens; retrieves more slowly.', gapMm: 7 }
+		}
+	}
+} as const satisfies Record<
+	string,
+	{ title: string; usual: string; ways: Record<string, Way & { gapMm?: number }> }
+>;
+
+export type SchoolKey = keyof typeof SCHOOLS;
+export type Schools = { readonly [K in SchoolKey]: keyof (typeof SCHOOLS)[K]['ways'] };
+/** What was chosen; what was not is left to whoever is asked next. */
+export type ChosenSchools = { readonly [K in SchoolKey]?: Schools[K] | undefined };
+
+export const SCHOOL_KEYS = Object.keys(SCHOOLS) as SchoolKey[];
+const among = <T>(pick: (key: SchoolKey) => T): Record<SchoolKey, T> =>
+	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, pick(key)])) as Record<SchoolKey, T>;
+
+export const USUAL_SCHOOLS = among((key) => SCHOOLS[key].usual) as Schools;
+
+/** The set-up's own choice where it has one, else the person's, else the usual. */
+export const schoolsOf = (setup: ChosenSchools, person: ChosenSchools): Schools =>
+	among((key) => setup[key] ?? person[key] ?? USUAL_SCHOOLS[key]) as Schools;
+
+/** The gap that a way of leaving room comes to, mm. */
+export const gapOfSchool = (way: Schools['gap']): number => SCHOOLS.gap.ways[way].gapMm;

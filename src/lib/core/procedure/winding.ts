@@ -1,0 +1,156 @@
+import { arborTying, jointOf, tyingOf } from './joints';
+import { HAS_ENDS, JOINTS, type JobPart, type JobSetup } from './job';
+import type { Caution } from './phrase';
+import { step, type Step } from './step';
+import { PREPARING_SECONDS, windingSeconds } from './times';
+
+const NOUN: Record<JobPart['role'], string> = {
+	bed: 'bed',
+	backing: 'backing',
+	'running-line': 'running line',
+	line: 'line',
+	head: 'head',
+	tip: 'tip',
+	leader: 'leader'
+};
+
+function arborStep(setup: JobSetup): Step {
+	const { tools: _tools, minutes, ...tying } = arborTying(setup);
+	return step('arbor', {
+		title: `Tie the ${NOUN[setup.parts[0]!.role]} to the arbor`,
+		...tying,
+		seconds: 60 * minutes
+	});
+}
+
+function endStep(part: JobPart): Step {
+	const head = part.role !== 'line';
+	return step(
+		'end',
+		{
+			title: `Find the ${NOUN[part.role]}'s rear end`,
+			instructions: [
+				[`${part.label}.`],
+				[
+					head
+						? 'The rear end is tagged or carries a coloured marker: that end goes to the reel.'
+						: 'Read the tag: "this end to reel" is the end you join. Without a tag, a weight-forward line is thin and level for most of its length from the rear.'
+				],
+				...(part.role === 'head'
+					? [['Heads come loose and tangle: open the coil over your knee, one turn at a time.']]
+					: [])
+			],
+			right: ['The rear end is in your hand; the other end stays tied into the coil.'],
+			wrong: ['The thick end is in your hand, or both ends are loose.'],
+			then: ['Follow it round to the other end before you tie. Wound on backwards it casts like string.'],
+			cautions: [],
+			seconds: PREPARING_SECONDS.end
+		},
+		part.id
+	);
+}
+
+function joinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
+	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under);
+	return step(
+		'join',
+		{
+			title: `Join ${NOUN[under.role]} and ${NOUN[part.role]}: ${JOINTS[jointOf(setup, part)]}`,
+			...tying,
+			seconds: 60 * minutes
+		},
+		part.id
+	);
+}
+
+const FEEL: Record<JobSetup['schools']['tension'], string> = {
+	fingers: 'Firm between thumb and finger',
+	sitting: 'Firm, sitting on the strand',
+	helper: 'Firm against your helper',
+	drag: "Firm against the second reel's drag",
+	machine: "At the machine's even pull"
+};
+
+const windCautions = ({ schools }: JobSetup, part: JobPart): Caution[] => [
+	...(part.cuts ? (['thin-braid'] as const) : []),
+	...(schools.mount === 'drill' || schools.mount === 'winder' || schools.tension === 'machine'
+		? (['drill'] as const)
+		: [])
+];
+
+/** A part wound to a depth: how deep it stands is what counts. */
+function windToStop(setup: JobSetup, part: JobPart): Step {
+	const { plan } = setup;
+	return step(
+		'wind',
+		{
+			title: `Wind the ${NOUN[part.role]}`,
+			instructions: [
+				[
+					`${FEEL[setup.schools.tension]}, level from flange to flange. Loose or heaped turns let later ones bite in and jam.`
+				],
+				[
+					'Lay a rule across the rims now and then. Stop when it stands ',
+					{ smallMm: plan.stopDepthMm },
+					' below: the depth counts, the turns only tell you when to start measuring.'
+				]
+			],
+			right: ['Flat from flange to flange at the stop depth; pressed with a thumb it does not give.'],
+			wrong: ['It is higher at one side, or soft.'],
+			then: ['Wind back to where it was level, and on again, guided to the low side.'],
+			cautions: windCautions(setup, part),
+			figure: {
+				label: 'Stop at this depth below the rim',
+				value: { smallMm: plan.stopDepthMm },
+				beside: ['about ', { turns: plan.turns }, ' turns, ', { longMm: plan.lengthMm }]
+			},
+			seconds: windingSeconds(setup, plan.turns)
+		},
+		part.id
+	);
+}
+
+/** A part of a known length: it goes on whole. */
+function windWhole(setup: JobSetup, part: JobPart): Step {
+	const bed = part.role === 'bed';
+	return step(
+		'wind',
+		{
+			title: `Wind the ${NOUN[part.role]}`,
+			instructions: [
+				bed
+					? ['All of it, level from flange to flange: what lies over it can be no more even than this.']
+					: ['Under light tension, its coil turning. Even, without coils or crossings.'],
+				...(part.role === 'running-line'
+					? [['Where it changes colour every few yards, that later tells how far a cast went.']]
+					: []),
+				...(bed ? [] : [['Leave the front end out.']])
+			],
+			right: [
+				'All of it is on, and stands ',
+				{ smallMm: part.depthMm },
+				bed ? ' below the rim.' : ' below the rim; nothing rubs through a whole turn.'
+			],
+			wrong: ['Coils cross, or slack turns stand up between tight ones.'],
+			then: ['Pull off to below them, and wind on again with a little more tension.'],
+			cautions: windCautions(setup, part),
+			figure: {
+				label: 'To wind on',
+				value: { longMm: part.lengthMm },
+				beside: ['about ', { turns: part.turns }, ' turns']
+			},
+			seconds: windingSeconds(setup, part.turns)
+		},
+		part.id
+	);
+}
+
+/** The steps of one part: found, joined to what lies under it, wound. */
+export function partSteps(setup: JobSetup, part: JobPart, under: JobPart | undefined): Step[] {
+	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part);
+	return [
+		...(HAS_ENDS.includes(part.role) ? [endStep(part)] : []),
+		under ? joinStep(setup, part, under) : arborStep(setup),
+		wind
+	];
+}

@@ -1,0 +1,15 @@
+import { describe, expect, it } from 'vitest';
+import { readSchools, readTheme, readUnits, writeSchools } from './preferences';
+
+describe('preferences in cookies', () => {
+	it("a person's ways come back as they were written", () => {
+		const chosen = { tag: 'leave', mount: 'drill' } as const;
+		expect(readSchools(writeSchools(chosen))).toEqual(chosen);
+		expect(readSchools(undefined)).toEqual({});
+	});
+	it('what is not known is left out, whatever stands there', () => {
+		expect(readSchools('tag=toString&mount=moon&grip=mono&x=y')).toEqual({ grip: 'mono' });
+		expect(readUnits('furlongs')).toBe('yd-mm');
+		expect(readTheme('pink')).toBe('system');
+	});
+});

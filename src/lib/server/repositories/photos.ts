@@ -1,0 +1,18 @@
+import type { Knex } from 'knex';
+import { z } from 'zod';
+
+/** Keeps a photo under an id of the sender's; one that is there stays as it is. */
+export async function insertPhoto(db: Knex, id: string, jpeg: Uint8Array, now: string): Promise<void> {
+	await db('photos')
+		.insert({ id, jpeg: Buffer.from(jpeg), created_at: now })
+		.onConflict('id')
+		.ignore();
+}
+
+export async function findPhoto(db: Knex, id: string): Promise<Uint8Array<ArrayBuffer> | undefined> {
+	const row = z
+		.object({ jpeg: z.instanceof(Buffer) })
+		.optional()
+		.parse(await db('photos').where({ id }).first('jpeg'));
+	return row && new Uint8Array(row.jpeg);
+}

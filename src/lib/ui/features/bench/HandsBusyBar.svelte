@@ -1,0 +1,46 @@
+<script lang="ts">
+	import Contrast from '@lucide/svelte/icons/contrast';
+	import Eye from '@lucide/svelte/icons/eye';
+	import Maximize from '@lucide/svelte/icons/maximize';
+	import Speech from '@lucide/svelte/icons/speech';
+	import Volume2 from '@lucide/svelte/icons/volume-2';
+	import { useHandsBusy } from '../../state/hands-busy.svelte';
+
+	/** What helps while both hands are busy, each on or off. */
+	let { onaloud }: { onaloud: () => void } = $props();
+	const hands = useHandsBusy();
+
+	const SWITCHES = [
+		{ key: 'aloud', label: 'Read aloud', Icon: Speech },
+		{ key: 'sound', label: 'Sounds', Icon: Volume2 },
+		{ key: 'awake', label: 'Screen stays on', Icon: Eye },
+		{ key: 'contrast', label: 'Big contrast', Icon: Contrast }
+	] as const;
+	function toggle(key: (typeof SWITCHES)[number]['key']): void {
+		hands.set(key, !hands.get(key));
+		if (key === 'aloud' && hands.get('aloud')) onaloud();
+	}
+	const button =
+		'grid size-11 place-items-center rounded-[3px] border border-hair aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper';
+</script>
+
+<div class="flex gap-1.5" role="group" aria-label="While your hands are busy">
+	{#each SWITCHES as { key, label, Icon } (key)}
+		<button
+			type="button"
+			class={button}
+			aria-pressed={hands.get(key)}
+			aria-label={label}
+			title={label}
+			onclick={() => toggle(key)}><Icon size={20} /></button
+		>
+	{/each}
+	<button
+		type="button"
+		class={button}
+		aria-pressed={hands.whole}
+		aria-label="Whole screen"
+		title="Whole screen (F)"
+		onclick={() => void hands.toggleWhole()}><Maximize size={20} /></button
+	>
+</div>

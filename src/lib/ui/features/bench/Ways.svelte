@@ -1,0 +1,107 @@
+<script lang="ts">
+	import {
+		gapOfSchool,
+		JOINTS,
+		SCHOOL_KEYS,
+		SCHOOLS,
+		type ChosenSchools,
+		type Joint,
+		type JobSetup,
+		type SchoolKey,
+		type Schools
+	} from '$lib/core';
+	import { ROLE_NAMES } from '$lib/schema/parts';
+	import type { SaveWays } from '$lib/schema/setup';
+	import Segmented from '../../primitives/Segmented.svelte';
+	import { send } from '../../state/api';
+	import { usePreferences } from '../../state/preferences.svelte';
+
+	/** Where people differ: each way with what it buys, for this set-up or for every one of this person's. */
+	interface Props {
+		setupId: string;
+		job: JobSetup;
+		own: ChosenSchools;
+		/** The set-up was changed: it has to be read again. */
+		onchanged: () => Promise<void>;
+	}
+	let { setupId, job, own, onchanged }: Props = $props();
+	const preferences = usePreferences();
+
+	let scope = $state<'setup' | 'person'>('setup');
+	let trouble = $state<string>();
+
+	async function save(ways: SaveWays): Promise<void> {
+		const reply = await send('PUT', `/api/setups/${setupId}/ways`, ways);
+		trouble =
+			reply.kind === 'ok' ? undefined : 'Not saved: the server does not answer. Try again in a moment.';
+		if (reply.kind === 'ok') await onchanged();
+	}
+	/** A gap is a number of the set-up; everything else is a way. */
+	async function choose<K extends SchoolKey>(key: K, way: Schools[K]): Promise<void> {
+		if (scope === 'person') {
+			preferences.schools = { ...preferences.schools, [key]: way };
+			const { [key]: _mine, ...others } = own;
+			if (key !== 'gap') await save({ schools: others });
+		} else if (key === 'gap') await save({ gap: `${gapOfSchool(way as Schools['gap'])} mm` });
+		else await save({ schools: { ...own, [key]: way } });
+	}
+	const chosen = (key: SchoolKey): string | undefined =>
+		key !== 'gap'
+			? job.schools[key]
+			: scope === 'person'
+				? (preferences.schools.gap ?? SCHOOLS.gap.usual)
+				: Object.entries(SCHOOLS.gap.ways).find(
+						([, { gapMm }]) => Math.abs(gapMm - job.plan.gapMm) < 0.05
+					)?.[0];
+	const waysOf = (key: SchoolKey) =>
+		Object.entries(SCHOOLS[key].ways) as [Schools[typeof key], { label: string; buys: string }][];
+	const joints = Object.entries(JOINTS).map(([value, label]) => ({ value: value as Joint, label }));
+	const TURNS = [1, 2, 3].map((n) => ({ value: String(n), label: String(n) }));
+</script>
+
+<Segmented
+	label="What you choose holds for"
+	options={[
+		{ value: 'setup', label: 'this set-up' },
+		{ value: 'person', label: 'all of mine' }
+	]}
+	value={scope}
+	onchange={(value) => (scope = value)}
+	shown
+/>
+{#if trouble}<p role="alert" class="mt-2 text-warn">{trouble}</p>{/if}
+<div class="mt-4 space-y-5">
+	{#each SCHOOL_KEYS as key (key)}
+		<fieldset>
+			<legend class="figure text-[16px] font-semibold">{SCHOOLS[key].title}</legend>
+			{#each waysOf(key) as [way, { label, buys }] (way)}
+				<label class="flex min-h-10 cursor-pointer items-baseline gap-2.5 py-0.5">
+					<input
+						type="radio"
+						name="school-{key}"
+						checked={chosen(key) === way}
+						class="translate-y-0.5 accent-current"
+						onchange={() => void choose(key, way)}
+					/>
+					<span><span class="font-semibold">{label}.</span> <span class="text-soft">{buys}</span></span>
+				</label>
+			{/each}
+		</fieldset>
+	{/each}
+	<Segmented
+		label="Turns round the arbor: more hold better"
+		options={TURNS}
+		value={String(job.arborTurns)}
+		onchange={(turns) => void save({ arborTurns: Number(turns) })}
+		shown
+	/>
+	{#each job.parts.slice(1) as part, i (part.id)}
+		<Segmented
+			label="Joint of {ROLE_NAMES[job.parts[i]!.role]} and {ROLE_NAMES[part.role]}"
+			options={joints}
+			value={part.joint}
+			onchange={(joint) => void save({ joints: { [part.id]: joint } })}
+			shown
+		/>
+	{/each}
+</div>

@@ -1,0 +1,90 @@
+import {
+	expectedSeconds,
+	jobSteps,
+	remediesAt,
+	type JobSetup,
+	type Step,
+	type Tempo,
+	type WayBack
+} from '$lib/core';
+import { SvelteSet } from 'svelte/reactivity';
+import type { Run } from '../../state/run.svelte';
+
+/** What is known of the run before the browser has opened its log. */
+export interface Begun {
+	readonly id: string;
+	readonly done: readonly string[];
+	readonly tools: readonly string[];
+}
+
+/** The job as it stands: its steps, which of them are done, which one is in hand. */
+export class BenchState {
+	readonly #job: () => JobSetup;
+	readonly #tempo: Tempo;
+	readonly #begun: Begun | undefined;
+	readonly run: Run | undefined;
+	at = $state(0);
+
+	readonly steps: readonly Step[] = $derived.by(() => jobSteps(this.#job()));
+	readonly done: ReadonlySet<string> = $derived.by(() =>
+		this.run?.loaded ? this.run.state.done : new SvelteSet(this.#begun?.done)
+	);
+	readonly tools: ReadonlySet<string> = $derived.by(() =>
+		this.run?.loaded ? this.run.state.tools : new SvelteSet(this.#begun?.tools)
+	);
+	readonly step: Step | undefined = $derived.by(() => this.steps[this.at]);
+	/** Past the last step: what came out is written down. */
+	readonly recording = $derived.by(() => this.at >= this.steps.length);
+	readonly remedies: readonly WayBack[] = $derived.by(() =>
+		remediesAt(this.steps, this.at, this.#job().stopPart)
+	);
+	/** Expected seconds of the steps that are open, at this person's own tempo. */
+	readonly secondsLeft = $derived.by(() =>
+		this.steps.filter(({ id }) => !this.done.has(id)).reduce((sum, step) => sum + this.seconds(step), 0)
+	);
+
+	constructor(job: () => JobSetup, tempo: Tempo, begun: Begun | undefined, run: Run | undefined) {
+		this.#job = job;
+		this.#tempo = tempo;
+		this.#begun = begun;
+		this.run = run;
+		this.at = this.firstOpen();
+	}
+
+	firstOpen(): number {
+		const open = this.steps.findIndex(({ id }) => !this.done.has(id));
+		return open < 0 ? this.steps.length : open;
+	}
+
+	seconds(step: Step): number {
+		return expectedSeconds(step, this.#tempo);
+	}
+
+	tick(step: Step, done: boolean): void {
+		const plannedSeconds = Math.round(step.seconds);
+		void this.run?.add({ kind: 'step', step: step.id, done, ...(done && { plannedSeconds }) });
+	}
+
+	/** Ticks the step in hand and goes on to the next. */
+	finish(): void {
+		if (!this.step) return;
+		this.tick(this.step, true);
+		this.go(this.at + 1);
+	}
+
+	go(to: number): void {
+		this.at = Math.min(Math.max(to, 0), this.steps.length);
+	}
+
+	goTo(id: string): void {
+		const at = this.steps.findIndex((step) => step.id === id);
+		if (at >= 0) this.at = at;
+	}
+
+	/** Goes back to where something can be put right: steps open again, and what comes off no longer counts. */
+	putRight({ key, back, reopens, off }: WayBack): void {
+		if (!this.step) return;
+		void this.run?.add({ kind: 'remedy', remedy: key, step: this.step.id, back, reopens, off });
+		this.goTo(back);
+	}
+}

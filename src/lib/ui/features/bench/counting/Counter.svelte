@@ -1,0 +1,155 @@
+<script lang="ts">
+	import type { CounterLink } from '../../../state/counter-link.svelte';
+	import { useHandsBusy } from '../../../state/hands-busy.svelte';
+	import { usePreferences } from '../../../state/preferences.svelte';
+	import type { Run } from '../../../state/run.svelte';
+	import { isShortcut } from '../../../state/shortcuts';
+	import Segmented from '../../../primitives/Segmented.svelte';
+	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { showLong, showRetrieve, showSmall, showTurns } from '$lib/schema/units';
+	import type { WindingState } from '../winding.svelte';
+	import CounterWay from './CounterWay.svelte';
+	import PaceWay from './PaceWay.svelte';
+	import Pause from './Pause.svelte';
+	import ScaleWay from './ScaleWay.svelte';
+	import TapWay from './TapWay.svelte';
+	import Traverse from './Traverse.svelte';
+
+	/** Counts the turns of one part: how many are on, how many are left, how deep it should stand, where it should lie. */
+	interface Props {
+		run: Run;
+		winding: WindingState;
+		link: CounterLink;
+	}
+	let { run, winding, link }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const hands = useHandsBusy();
+
+	const WAYS = [
+		{ value: 'tap', label: 'Tap' },
+		{ value: 'pace', label: 'Pace' },
+		{ value: 'counter', label: 'Counter' },
+		{ value: 'scale', label: 'Scale' },
+		{ value: 'none', label: 'No count' }
+	] as const;
+	type Way = (typeof WAYS)[number]['value'];
+	let way = $state<Way>(hands.get('counterOn') ? 'counter' : 'tap');
+
+	const stopDepth = $derived(showSmall(winding.layer.depthMm, units));
+	const [stopAmount = '', stopUnit = ''] = $derived(stopDepth.split(' '));
+
+	// Said once, when the count gets there; not when the page opens on a count that is there already.
+	let before: { part: string; stage: WindingState['stage'] } | undefined;
+	$effect(() => {
+		const { stage, part } = winding;
+		const moved = before?.part === part.id && before.stage !== stage;
+		before = { part: part.id, stage };
+		if (!moved || stage === 'on') return;
+		hands.sound(stage);
+		hands.say(
+			stage === 'stop'
+				? winding.toDepth
+					? `Stop and measure: ${stopDepth} below the rim.`
+					: 'All of it is on.'
+				: `${showTurns(winding.left)} turns to go.`
+		);
+	});
+
+	const KEYS: Record<string, () => void> = {
+		t: () => winding.add(hands.get('batch')),
+		'+': () => winding.add(1),
+		'-': () => winding.add(-1),
+		z: () => void run.undo()
+	};
+	function onkeydown(event: KeyboardEvent): void {
+		const act = KEYS[event.key];
+		if (!act || !isShortcut(event)) return;
+		event.preventDefault();
+		act();
+	}
+</script>
+
+<svelte:window {onkeydown} />
+
+<section
+	class="mt-4 border-t-2 border-ink pt-3"
+	aria-label="Counter of the {ROLE_NAMES[winding.part.role]}"
+	data-counter={winding.part.id}
+	data-stage={winding.stage}
+>
+	<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
+		{#if way === 'none' && winding.toDepth}
+			<div>
+				<p class="figure text-[16px] text-soft">stop at this depth below the rim</p>
+				<p class="figure leading-none">
+					<span class="px-1 text-[112px] font-bold tracking-tighter marked" data-figure>{stopAmount}</span
+					><span class="ml-2 text-[36px] font-medium">{stopUnit}</span>
+				</p>
+			</div>
+		{:else}
+			<div class={winding.stage === 'stop' ? 'bg-warn px-3 pb-1 text-paper' : ''}>
+				<p class="figure text-[16px] {winding.stage === 'stop' ? '' : 'text-soft'}">
+					{winding.left < -0.5 ? 'too many by' : 'turns to go'}
+				</p>
+				<p class="figure text-[112px] leading-[0.95] font-bold tracking-tighter" data-left>
+					<span class={winding.stage === 'near' ? 'px-1 marked' : ''}
+						>{showTurns(Math.abs(winding.left))}</span
+					>
+				</p>
+			</div>
+			<div>
+				<p class="figure text-[16px] text-soft">turns on</p>
+				<p class="figure text-[64px] leading-none font-bold" data-turns>{showTurns(winding.turns)}</p>
+			</div>
+		{/if}
+		<dl class="figure grid grid-cols-[auto_auto] gap-x-3 text-[19px] leading-snug">
+			{#if winding.toDepth}
+				<dt class="text-soft">stop</dt>
+				<dd><span class="px-1 font-semibold marked" data-stop>{stopDepth}</span> below the rim</dd>
+			{/if}
+			<dt class="text-soft">expect now</dt>
+			<dd data-depth>{showSmall(winding.now.depthMm, units)} below the rim</dd>
+			<dt class="text-soft">on</dt>
+			<dd data-length>{showLong(winding.now.lengthMm, units)}</dd>
+			<dt class="text-soft">a turn takes</dt>
+			<dd>{showRetrieve(winding.now.retrieveMm, units)}</dd>
+		</dl>
+	</div>
+	<p
+		class="figure mt-2 min-h-7 text-[19px] font-semibold {winding.stage === 'stop' ? 'text-warn' : ''}"
+		role="status"
+	>
+		{#if winding.stage === 'stop'}
+			{winding.toDepth
+				? `Stop and measure: ${stopDepth} below the rim. The depth decides.`
+				: 'All of it should be on.'}
+		{:else if winding.stage === 'near'}
+			<span class="px-1 marked">Nearly there: slow down.</span>
+		{/if}
+	</p>
+
+	<Traverse {winding} />
+
+	<div class="mt-4 max-w-xl">
+		<Segmented label="Way of counting" options={WAYS} value={way} onchange={(value) => (way = value)} />
+	</div>
+	<div class="mt-3">
+		{#if way === 'tap'}
+			<TapWay {run} {winding} />
+		{:else if way === 'pace'}
+			<PaceWay {winding} />
+		{:else if way === 'counter'}
+			<CounterWay {link} />
+		{:else if way === 'scale'}
+			<ScaleWay {winding} />
+		{:else}
+			<p class="max-w-[60ch] text-[17px]">
+				Wind, and lay a rule across the rims now and then. {winding.toDepth
+					? 'The depth is all you need; turns only tell you when to start measuring.'
+					: 'It goes on to its end.'}
+			</p>
+		{/if}
+	</div>
+	<Pause {winding} sync={run.sync} />
+</section>

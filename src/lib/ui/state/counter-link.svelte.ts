@@ -1,0 +1,115 @@
+import type { Run } from './run.svelte';
+
+/** A reading as a counter sends it; see docs/counter-protocol.md. */
+interface Reading {
+	readonly session: string;
+	readonly seq: number;
+	readonly total: number;
+}
+
+const isReading = (read: unknown): read is Reading =>
+	typeof read === 'object' &&
+	read !== null &&
+	'session' in read &&
+	typeof read.session === 'string' &&
+	'seq' in read &&
+	Number.isSafeInteger(read.seq) &&
+	'total' in read &&
+	Number.isFinite(read.total);
+
+/** Readings are written down this often at most, ms: totals lose nothing by it. */
+const WRITE_MS = 250;
+/** Turns that go on while nothing is being wound belong to no part. */
+const NO_PART = '-';
+
+/**
+ * The link to a turn counter: server-sent events with its running total. The browser connects again by itself;
+ * whatever was missed is in the next total, and a reading that comes twice adds nothing.
+ */
+export class CounterLink {
+	state = $state<'off' | 'connecting' | 'linked' | 'away'>('off');
+	/** What the counter shows itself. */
+	total = $state(0);
+	/** Messages that were lost on the way; the total after them made them good. */
+	missed = $state(0);
+	trouble = $state<string>();
+	readonly #run: Run;
+	readonly #part: () => string | undefined;
+	#source: EventSource | undefined;
+	#last: Reading | undefined;
+	#written: Reading | undefined;
+	#timer: ReturnType<typeof setTimeout> | undefined;
+
+	/** @param part what is being wound now */
+	constructor(run: Run, part: () => string | undefined) {
+		this.#run = run;
+		this.#part = part;
+	}
+
+	connect(url: string): void {
+		this.disconnect();
+		this.trouble = undefined;
+		let address: URL;
+		try {
+			address = new URL('/turns', url);
+		} catch {
+			this.trouble = 'That is not an address: write it like http://127.0.0.1:4317.';
+			return;
+		}
+		this.state = 'connecting';
+		this.#source = new EventSource(address);
+		this.#source.onmessage = (message: MessageEvent<string>) => this.#hear(message.data);
+		this.#source.onopen = () => (this.state = 'linked');
+		this.#source.onerror = () => (this.state = this.#last ? 'away' : 'connecting');
+	}
+
+	#hear(data: string): void {
+		let read: unknown;
+		try {
+			read = JSON.parse(data);
+		} catch {
+			read = undefined;
+		}
+		if (!isReading(read)) {
+			this.trouble = 'The counter says something that is not a reading; it is left out.';
+			return;
+		}
+		this.state = 'linked';
+		const before = this.#last?.session === read.session ? this.#last : undefined;
+		if (before && read.seq <= before.seq) return;
+		if (before) this.missed += read.seq - before.seq - 1;
+		this.#last = read;
+		this.total = read.total;
+		this.#timer ??= setTimeout(() => this.write(), WRITE_MS);
+	}
+
+	/** Writes the newest reading down for what is being wound. Called as well before that changes. */
+	write(part = this.#part()): void {
+		clearTimeout(this.#timer);
+		this.#timer = undefined;
+		const reading = this.#last;
+		if (!reading || (this.#written?.session === reading.session && this.#written.seq === reading.seq)) return;
+		this.#written = reading;
+		void this.#run.ready.then(() => {
+			const base = !this.#run.state.sessions.has(reading.session);
+			const { session, seq, total } = reading;
+			return this.#run.add({
+				kind: 'counter',
+				part: part ?? NO_PART,
+				session,
+				seq,
+				total,
+				...(base && { base })
+			});
+		});
+	}
+
+	disconnect(): void {
+		this.write();
+		this.#source?.close();
+		this.#source = undefined;
+		this.#last = this.#written = undefined;
+		this.missed = 0;
+		this.state = 'off';
+	}
+}

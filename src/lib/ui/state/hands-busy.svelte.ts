@@ -1,0 +1,149 @@
+import { getContext, setContext } from 'svelte';
+
+/** What helps while both hands are busy; kept in this browser, since it belongs to the device on the table. */
+interface Kept {
+	aloud: boolean;
+	sound: boolean;
+	awake: boolean;
+	contrast: boolean;
+	/** Turns that one tap stands for. */
+	batch: number;
+	/** Who winds: put into the record. */
+	who: string;
+	counterUrl: string;
+	/** A counter was linked, and is linked again when the page comes back. */
+	counterOn: boolean;
+	/** Turns a minute to wind along with. */
+	pace: number;
+}
+export const COUNTER_URL = 'http://127.0.0.1:4317';
+const DEFAULTS: Kept = {
+	aloud: false,
+	sound: true,
+	awake: true,
+	contrast: false,
+	batch: 10,
+	who: '',
+	counterUrl: COUNTER_URL,
+	counterOn: false,
+	pace: 60
+};
+const KEY = 'wendle-hands-busy';
+const CONTEXT = Symbol('hands-busy');
+
+function kept(): Kept {
+	try {
+		return { ...DEFAULTS, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>) };
+	} catch {
+		return { ...DEFAULTS };
+	}
+}
+
+/** Tones of a warning: frequency, Hz, and length, s. */
+const TONES = {
+	tick: [[1200, 0.03]],
+	near: [
+		[880, 0.12],
+		[880, 0.12]
+	],
+	stop: [
+		[660, 0.2],
+		[520, 0.2],
+		[400, 0.4]
+	]
+} as const satisfies Record<string, readonly (readonly [number, number])[]>;
+
+/** Reading aloud, sounds, the screen kept awake, the whole screen, more contrast. */
+export class HandsBusy {
+	#kept = $state<Kept>({ ...DEFAULTS });
+	/** The step fills the screen. */
+	whole = $state(false);
+	#audio: AudioContext | undefined;
+	#lock: WakeLockSentinel | undefined;
+
+	/** Reads what this browser kept; only there, since the server knows nothing of it. */
+	open(): () => void {
+		this.#kept = kept();
+		this.#apply();
+		const seen = (): void => void this.#hold();
+		const screen = (): void => {
+			if (!document.fullscreenElement && this.#asked) this.whole = this.#asked = false;
+		};
+		document.addEventListener('visibilitychange', seen);
+		document.addEventListener('fullscreenchange', screen);
+		return () => {
+			document.removeEventListener('visibilitychange', seen);
+			document.removeEventListener('fullscreenchange', screen);
+			delete document.documentElement.dataset['contrast'];
+			void this.#lock?.release();
+			window.speechSynthesis?.cancel();
+		};
+	}
+
+	get<K extends keyof Kept>(key: K): Kept[K] {
+		return this.#kept[key];
+	}
+	set<K extends keyof Kept>(key: K, value: Kept[K]): void {
+		this.#kept[key] = value;
+		localStorage.setItem(KEY, JSON.stringify(this.#kept));
+		this.#apply();
+	}
+
+	#apply(): void {
+		if (this.#kept.contrast) document.documentElement.dataset['contrast'] = 'more';
+		else delete document.documentElement.dataset['contrast'];
+		void this.#hold();
+	}
+
+	/** The browser lets go of the screen when the page is hidden: it is asked again when it is seen. */
+	async #hold(): Promise<void> {
+		if (!this.#kept.awake) {
+			await this.#lock?.release();
+			this.#lock = undefined;
+			return;
+		}
+		if (document.visibilityState !== 'visible' || (this.#lock && !this.#lock.released)) return;
+		// Refused on a low battery, or unknown to the browser: then the screen does as it always does.
+		this.#lock = await navigator.wakeLock?.request('screen').catch(() => undefined);
+	}
+
+	/** Whether full screen was entered from here. */
+	#asked = false;
+	/** The step alone on the screen; where the browser allows it, on all of the screen. */
+	async toggleWhole(): Promise<void> {
+		this.whole = !this.whole;
+		try {
+			if (this.whole) await document.documentElement.requestFullscreen();
+			else if (document.fullscreenElement) await document.exitFullscreen();
+			this.#asked = this.whole;
+		} catch {
+			this.#asked = false;
+		}
+	}
+
+	say(text: string): void {
+		if (!this.#kept.aloud || !('speechSynthesis' in window)) return;
+		window.speechSynthesis.cancel();
+		window.speechSynthesis.speak(new SpeechSynthesisUtterance(text));
+	}
+
+	sound(name: keyof typeof TONES): void {
+		if (!this.#kept.sound) return;
+		// A browser opens its speakers only after a touch or a key; until then this is silent.
+		this.#audio ??= new AudioContext();
+		let at = this.#audio.currentTime;
+		for (const [hertz, seconds] of TONES[name]) {
+			const [tone, volume] = [this.#audio.createOscillator(), this.#audio.createGain()];
+			tone.frequency.value = hertz;
+			volume.gain.setValueAtTime(0.2, at);
+			volume.gain.exponentialRampToValueAtTime(0.001, at + seconds);
+			tone.connect(volume).connect(this.#audio.destination);
+			tone.start(at);
+			tone.stop(at + seconds);
+			at += seconds * 1.4;
+		}
+	}
+}
+
+export const provideHandsBusy = (): HandsBusy => setContext(CONTEXT, new HandsBusy());
+export const useHandsBusy = (): HandsBusy => getContext<HandsBusy>(CONTEXT);

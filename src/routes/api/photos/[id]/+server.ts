@@ -1,0 +1,25 @@
+import { notFound, readBytes, refuse } from '$lib/server/http';
+import { keepPhoto, photo } from '$lib/server/services';
+import type { RequestHandler } from './$types';
+
+const ID = /^[\w-]{1,64}$/;
+
+export const GET: RequestHandler = async ({ params }) => {
+	const jpeg = await photo(params.id);
+	return jpeg
+		? new Response(jpeg, {
+				headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable' }
+			})
+		: notFound('photo');
+};
+
+/** Keeps a photo under the sender's own id, so that it can be sent again. */
+export const PUT: RequestHandler = async ({ params, request }) => {
+	if (!ID.test(params.id))
+		return refuse(400, 'bad_id', 'Give the photo an id of letters, digits and dashes.');
+	const read = await readBytes(request);
+	if (!read) return refuse(413, 'too_large', 'Send at most 400 kB: make the picture smaller first.');
+	return (await keepPhoto(params.id, read))
+		? new Response(null, { status: 204 })
+		: refuse(422, 'not_a_jpeg', 'Send the picture as JPEG.');
+};
