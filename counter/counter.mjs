@@ -140,7 +140,8 @@ export function counterServer(counter) {
 	const routes = {
 		'GET /': (_, response) =>
 			response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(readFileSync(PAGE)),
-		'GET /state': (_, response) => json(response, { ...counter.reading, ...counter.settings, lost: counter.lost }),
+		'GET /state': (_, response) =>
+			json(response, { ...counter.reading, ...counter.settings, lost: counter.lost }),
 		'GET /turns': (_, response) => {
 			if (!counter.settings.linked) return response.writeHead(503, OPEN).end();
 			response.writeHead(200, { ...OPEN, 'content-type': 'text/event-stream' });
@@ -148,7 +149,10 @@ export function counterServer(counter) {
 			response.write('retry: 500\n\n');
 			const tell = (/** @type {unknown} */ reading) => response.write(`data: ${JSON.stringify(reading)}\n\n`);
 			tell(counter.reading);
-			response.on('close', counter.listen(tell, () => response.destroy()));
+			response.on(
+				'close',
+				counter.listen(tell, () => response.destroy())
+			);
 		},
 		'POST /settings': async (request, response) => {
 			const settings = settingsOf(await bodyOf(request));

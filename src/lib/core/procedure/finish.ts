@@ -30,14 +30,14 @@ export function leaderStep(setup: JobSetup): Step {
 			schools.weldedLoop === 'keep'
 				? [
 						'Loop to loop: leader loop over line loop, the tip of the ',
-						{ longMm: leaderMm },
+						{ leaderMm },
 						' leader through the line loop, draw up square.'
 					]
 				: [
 						'Cut the front loop off. Nail knot of ',
 						wraps === '5–7' ? 'about 6' : wraps,
 						' turns with the butt of the ',
-						{ longMm: leaderMm },
+						{ leaderMm },
 						' leader.'
 					],
 			[

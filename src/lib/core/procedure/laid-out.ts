@@ -11,7 +11,7 @@ const materials = ({ parts, leaderMm, stopPart }: JobSetup): Tool[] => [
 		name: [`${part.label}, ${part.id === stopPart ? 'about ' : ''}`, { longMm: part.lengthMm }],
 		purpose: isUnder(part.role) ? 'with some to spare' : 'its ties still on'
 	})),
-	{ key: 'leader', name: ['Leader, ', { longMm: leaderMm }], purpose: 'and tippet' }
+	{ key: 'leader', name: ['Leader, ', { leaderMm }], purpose: 'and tippet' }
 ];
 
 /** Everything that this very job takes, in the order it is needed, each once. */

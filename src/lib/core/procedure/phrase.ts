@@ -1,5 +1,6 @@
 /** A piece of an instruction: words, or a quantity that the interface shows in the person's units. */
-export type Phrase = string | { longMm: number } | { smallMm: number } | { turns: number };
+export type Phrase =
+	string | { longMm: number } | { leaderMm: number } | { smallMm: number } | { turns: number };
 export type Sentence = readonly Phrase[];
 
 export const CAUTIONS = {

@@ -39,6 +39,9 @@ const Row = z
 export const listRecords = async (db: Knex): Promise<WindRecord[]> =>
 	z.array(Row).parse(await db('records').select('*').orderBy('wound_on').orderBy('created_at'));
 
+export const findRecord = async (db: Knex, id: string): Promise<WindRecord | undefined> =>
+	Row.optional().parse(await db('records').where({ id }).first('*'));
+
 export async function insertRecord(db: Knex, record: WindRecord, now: string): Promise<void> {
 	await db('records').insert({
 		id: record.id,

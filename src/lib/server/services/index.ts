@@ -26,6 +26,7 @@ export const addEvents = bound(runs.addEvents);
 export const runEvents = bound(runs.runEvents);
 export const loadSpool = bound(setups.loadSpool);
 export const recordsOf = bound(setups.recordsOf);
+export const recordById = bound(setups.recordById);
 export const createSetup = bound(setups.createSetup);
 export const saveSetup = bound(setups.saveSetup);
 export const saveWays = bound(setups.saveWays);

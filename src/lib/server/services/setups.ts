@@ -8,7 +8,7 @@ import type { UnitSystem } from '$lib/schema/units';
 import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { insertRecord, listRecords } from '../repositories/records';
+import { findRecord, insertRecord, listRecords } from '../repositories/records';
 import { eventsBesideTurns, openRuns } from '../repositories/runs';
 import { findSetup, insertSetup, listSetups, updateSetup } from '../repositories/setups';
 import { runSummary } from './runs';
@@ -92,6 +92,9 @@ export const loadSpool = async (db: Knex, id: string): Promise<SpoolForm | undef
 /** The windings of one set-up, newest first. */
 export const recordsOf = async (db: Knex, setupId: string): Promise<WindRecord[]> =>
 	(await listRecords(db)).filter((record) => record.setupId === setupId).reverse();
+
+/** One winding; undefined when there is none. */
+export const recordById = findRecord;
 
 /** Saves a new set-up, with its spool unless it is for one that is there already. */
 export async function createSetup(

@@ -114,44 +114,16 @@ export function gaugeSvg(gauge: Gauge, plan: GaugePlan): string {
 	].join('');
 }
 
-const PT_PER_MM = 72 / 25.4;
-
-/** The gauge as a PDF page of its own size. The font is the shipped one, so that any name can be printed. */
-export async function gaugePdf(gauge: Gauge, plan: GaugePlan): Promise<Blob> {
-	const { PDFDocument, rgb, StandardFonts } = await import('pdf-lib');
-	const pdf = await PDFDocument.create();
-	const font = await pdf.embedFont(StandardFonts.Helvetica);
-	const page = pdf.addPage([gauge.pageWidthMm * PT_PER_MM, gauge.pageHeightMm * PT_PER_MM]);
-	const ink = rgb(0, 0, 0);
-	const up = (y: number): number => (gauge.pageHeightMm - y) * PT_PER_MM;
-	const rule = (x1: number, y1: number, x2: number, y2: number, thicknessMm: number): void =>
-		page.drawLine({
-			start: { x: x1 * PT_PER_MM, y: up(y1) },
-			end: { x: x2 * PT_PER_MM, y: up(y2) },
-			thickness: thicknessMm * PT_PER_MM,
-			color: ink
-		});
-	const { strip, control } = plan;
-	page.drawRectangle({
-		x: strip.x * PT_PER_MM,
-		y: up(strip.y + strip.height),
-		width: strip.width * PT_PER_MM,
-		height: strip.height * PT_PER_MM,
-		borderColor: ink,
-		borderWidth: 0.2 * PT_PER_MM
-	});
-	for (const { x1, x2, y, bold } of plan.lines) rule(x1, y, x2, y, bold ? 0.5 : 0.25);
-	for (const { x, y, size, text } of plan.texts)
-		// The standard fonts know Latin letters only: what they do not know is left out, not refused.
-		page.drawText(text.replace(/[^\x20-\x7e\xa0-\xff]/g, ''), {
-			x: x * PT_PER_MM,
-			y: up(y),
-			size: size * PT_PER_MM,
-			font
-		});
-	rule(control.x, control.y, control.x + control.width, control.y, 0.3);
-	for (const x of [control.x, control.x + control.width]) rule(x, control.y - 1.5, x, control.y + 1.5, 0.3);
-	pdf.setTitle('Depth gauge');
-	const bytes = await pdf.save();
-	return new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
+/** The gauge as a PDF page of its own size, in the shipped font, so that any name can be printed. */
+export async function gaugePdf(gauge: Gauge, { strip, control, lines, texts }: GaugePlan): Promise<Blob> {
+	const { Paper } = await import('./pdf');
+	const paper = await Paper.open('Depth gauge');
+	paper.page(gauge.pageWidthMm, gauge.pageHeightMm);
+	paper.box(strip.x, strip.y, strip.width, strip.height);
+	for (const { x1, x2, y, bold } of lines) paper.line(x1, y, x2, y, bold ? 0.5 : 0.25);
+	for (const { x, y, size, text } of texts) paper.text(text, x, y, size);
+	paper.line(control.x, control.y, control.x + control.width, control.y, 0.3);
+	for (const x of [control.x, control.x + control.width])
+		paper.line(x, control.y - 1.5, x, control.y + 1.5, 0.3);
+	return paper.blob();
 }

@@ -10,8 +10,11 @@
 	let { onhelp }: { onhelp: () => void } = $props();
 	const preferences = usePreferences();
 
-	const id = $derived(page.state.savedAs ?? page.params['id']);
 	const place = $derived(page.route.id?.split('/')[1] ?? '');
+	/** The set-up in hand, on the pages that have one. */
+	const id = $derived(
+		page.state.savedAs ?? (place === 'fit' || place === 'bench' ? page.params['id'] : undefined)
+	);
 	const places = $derived([
 		{ href: '/', label: 'Rack', on: place === '' },
 		{ href: '/match', label: 'Match', on: place === 'match' },

@@ -4,6 +4,7 @@
 	import { toolsOf, type Tempo } from '$lib/core';
 	import { jobOf } from '$lib/schema/job';
 	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { showDuration, spoken } from '$lib/schema/phrase';
 	import type { WindRecord } from '$lib/schema/record';
 	import type { SetupForm } from '$lib/schema/setup';
 	import type { Workout } from '$lib/schema/workout';
@@ -20,7 +21,6 @@
 	import GapReading from './GapReading.svelte';
 	import HandsBusyBar from './HandsBusyBar.svelte';
 	import Notes from './Notes.svelte';
-	import { spoken } from './phrase';
 	import RecordCard from './RecordCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import StepList from './StepList.svelte';
@@ -166,23 +166,14 @@
 		<h1 class="text-[20px] leading-tight font-bold tracking-tight">
 			{setup.form.spool.name || 'Unnamed spool'}
 		</h1>
-		<p
-			role="status"
-			class="figure h-5 text-[14px] {sync === 'away' ? 'text-warn' : 'text-soft'}"
-			data-state={sync}
-		>
-			{SYNC[sync]}
+		<p class="figure flex gap-3 text-[14px] text-soft">
+			<span data-time-left
+				>{bench.secondsLeft > 0 ? `about ${showDuration(bench.secondsLeft)} left` : 'all steps done'}</span
+			>
+			<span role="status" class={sync === 'away' ? 'text-warn' : ''} data-state={sync}>{SYNC[sync]}</span>
 		</p>
 		<StepList {bench} onshow={(at) => show(() => bench.go(at))} />
-		<div class="no-print mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
-			<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
-			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
-			{#if records.length > 0}
-				<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
-					>{records.length === 1 ? 'Wound once before' : `Wound ${records.length} times before`}</a
-				>
-			{/if}
-		</div>
+		<div class="max-lg:hidden">{@render links()}</div>
 	</div>
 
 	<div class="min-w-0 pt-5">
@@ -192,10 +183,13 @@
 				<button
 					type="button"
 					class="action-quiet min-h-11"
+					aria-label="Something is wrong"
 					aria-expanded={trouble}
 					onclick={() => (trouble = !trouble)}
 				>
-					Something is wrong<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">W</kbd>
+					<span class="sm:hidden">Wrong?</span><span class="max-sm:hidden">Something is wrong</span><kbd
+						class="text-[13px] font-normal opacity-70 max-lg:hidden">W</kbd
+					>
 				</button>
 			{/if}
 		</div>
@@ -217,6 +211,7 @@
 				{/if}
 			</StepCard>
 			{#if run}<Notes {bench} {run} parts={workout.parts} />{/if}
+			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
 		{:else}
 			<RecordCard
 				setupId={setup.id}
@@ -233,9 +228,7 @@
 				onrecorded={recorded}
 			/>
 		{/if}
-		<div
-			class="no-print mt-8 flex gap-3 max-lg:fixed max-lg:inset-x-0 max-lg:bottom-0 max-lg:z-20 max-lg:mt-0 max-lg:border-t-2 max-lg:border-ink max-lg:bg-paper max-lg:p-2.5"
-		>
+		<div class="no-print flex gap-3 {hands.whole ? 'bench-bar' : 'mt-8 max-lg:bench-bar'}">
 			<button
 				type="button"
 				class="action-quiet min-h-14"
@@ -253,9 +246,11 @@
 			{#if step}
 				<button
 					type="button"
-					class="action min-h-14 justify-center max-lg:flex-1 {hands.whole
-						? 'min-h-20 flex-1 text-[26px]'
-						: ''}"
+					class="action min-h-14 justify-center {hands.whole
+						? index >= 0
+							? 'min-h-20 px-10 text-[20px]'
+							: 'min-h-24 flex-1 text-[26px]'
+						: 'max-lg:flex-1'}"
 					onclick={next}
 				>
 					Done, next<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">Space</kbd>
@@ -264,6 +259,18 @@
 		</div>
 	</div>
 </div>
+
+{#snippet links()}
+	<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
+		<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
+		<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
+		{#if records.length > 0}
+			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
+				>{records.length === 1 ? 'Wound once before' : `Wound ${records.length} times before`}</a
+			>
+		{/if}
+	</div>
+{/snippet}
 
 <Sheet bind:open={ways} title="How you do it" description="Where people differ. Each way with what it buys.">
 	<Ways setupId={setup.id} {job} own={setup.form.fill.schools} onchanged={() => invalidate('wendle:bench')} />

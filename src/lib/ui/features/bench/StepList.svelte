@@ -1,9 +1,8 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
 	import type { BenchState } from './bench-state.svelte';
-	import { showDuration } from './phrase';
 
-	/** The whole job: what is done, what is in hand, how long the rest takes. */
+	/** The whole job: what is done, what is in hand. */
 	let { bench, onshow }: { bench: BenchState; onshow: (at: number) => void } = $props();
 </script>
 
@@ -53,6 +52,3 @@
 		</button>
 	</li>
 </ol>
-<p class="figure mt-2 text-[14px] text-soft" data-time-left>
-	{bench.secondsLeft > 0 ? `about ${showDuration(bench.secondsLeft)} left` : 'all steps done'}
-</p>

@@ -4,7 +4,7 @@
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { BenchState } from './bench-state.svelte';
-	import { sentence } from './phrase';
+	import { sentence } from '$lib/schema/phrase';
 
 	/** Something is wrong: what it looks like, what to do, and the step to go back to. */
 	interface Props {

@@ -75,7 +75,7 @@
 		<fieldset>
 			<legend class="figure text-[16px] font-semibold">{SCHOOLS[key].title}</legend>
 			{#each waysOf(key) as [way, { label, buys }] (way)}
-				<label class="flex min-h-10 cursor-pointer items-baseline gap-2.5 py-0.5">
+				<label class="flex cursor-pointer items-baseline gap-2.5 py-1.5">
 					<input
 						type="radio"
 						name="school-{key}"

@@ -2,7 +2,7 @@
 	import { DateFormatter, getLocalTimeZone, parseDate } from '@internationalized/date';
 	import Trash from '@lucide/svelte/icons/trash-2';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
-	import Strand from '../../charts/thread/Strand.svelte';
+	import ThreadRow from '../paper/ThreadRow.svelte';
 	import type { RackEntry } from './entry';
 
 	interface Props {
@@ -38,14 +38,9 @@
 					>{entry.name}</span
 				>
 				{#if entry.strands}
-					<span class="mt-1 mr-4 flex {entry.drawing?.faint ? 'opacity-50' : ''}">
-						{#each entry.strands as { role, sections }, i (i)}
-							<span style="flex: {role === 'backing' ? 10 : role === 'line' ? 13 : 6}"
-								><Strand {role} {sections} /></span
-							>
-						{/each}
-						<span class="flex-[4]"><Strand role="leader" /></span>
-					</span>
+					<span class="mt-1 mr-4 {entry.drawing?.faint ? 'opacity-50' : ''}"
+						><ThreadRow strands={entry.strands} /></span
+					>
 				{/if}
 				{#each entry.facts as fact (fact)}
 					<span class="figure pr-3 text-[14px] leading-snug">{fact}</span>

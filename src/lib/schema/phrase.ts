@@ -1,10 +1,11 @@
 import type { Phrase, Sentence, Step } from '$lib/core';
-import { showLong, showSmall, showTurns, type UnitSystem } from '$lib/schema/units';
+import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from './units';
 
 /** A piece of an instruction in the person's units. */
 export function phraseText(phrase: Phrase, units: UnitSystem): string {
 	if (typeof phrase === 'string') return phrase;
 	if ('longMm' in phrase) return showLong(phrase.longMm, units);
+	if ('leaderMm' in phrase) return showLeader(phrase.leaderMm, units);
 	if ('smallMm' in phrase) return showSmall(phrase.smallMm, units);
 	return showTurns(phrase.turns);
 }

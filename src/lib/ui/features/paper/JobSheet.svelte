@@ -1,0 +1,74 @@
+<script lang="ts">
+	import type { Sheet } from '$lib/schema/sheet';
+	import type { ThreadStrand } from '../../charts/thread/strands';
+	import ThreadRow from './ThreadRow.svelte';
+
+	/** The job on one page. */
+	let { sheet, strands }: { sheet: Sheet; strands: readonly ThreadStrand[] } = $props();
+	const HEADS = ['Goes on', 'length', 'turns', 'then stands below the rim'];
+	const LEADING = new Set(['Stop at', 'Gap to leave']);
+</script>
+
+<article class="sheet mx-auto bg-paper text-[3.2mm] leading-snug text-ink" data-sheet>
+	<h1 class="figure border-b-2 border-ink pb-1 text-[7mm] leading-none font-bold">{sheet.title}</h1>
+	<div class="mt-[2mm]"><ThreadRow {strands} /></div>
+	<dl class="mt-[2mm] grid grid-cols-[28mm_1fr] gap-y-[0.6mm]">
+		{#each sheet.facts as [label, value] (label)}
+			<dt class="text-soft">{label}</dt>
+			<dd class="figure {LEADING.has(label) ? 'text-[4.4mm] leading-none font-bold' : ''}">{value}</dd>
+		{/each}
+	</dl>
+	<table class="figure mt-[3mm] w-full border-collapse text-left">
+		<thead>
+			<tr
+				>{#each HEADS as head (head)}<th class="pb-[0.5mm] text-[2.8mm] font-normal text-soft">{head}</th
+					>{/each}</tr
+			>
+		</thead>
+		<tbody>
+			{#each sheet.rows as row, i (i)}
+				<tr class="border-t border-hair"
+					>{#each row as cell, j (j)}<td class="py-[0.6mm] {j === 3 ? 'font-bold' : ''}">{cell}</td
+						>{/each}</tr
+				>
+			{/each}
+		</tbody>
+	</table>
+	<h2 class="figure mt-[3mm] font-bold">Laid out</h2>
+	<ul class="mt-[1mm] columns-3 gap-[4mm] text-[2.9mm]">
+		{#each sheet.tools as name (name)}
+			<li class="flex items-baseline gap-[1.5mm]"><span class="box"></span>{name}</li>
+		{/each}
+	</ul>
+	<h2 class="figure mt-[3mm] font-bold">Done</h2>
+	<ol class="mt-[1mm]">
+		{#each sheet.steps as { title, right } (title)}
+			<li class="grid grid-cols-[4mm_74mm_1fr] items-baseline border-b border-hair py-[0.5mm]">
+				<span class="box"></span><span class="font-bold">{title}</span><span class="text-[2.8mm]"
+					>{right}</span
+				>
+			</li>
+		{/each}
+	</ol>
+	<ul class="mt-[2mm] text-[2.7mm]">
+		{#each sheet.cautions as caution (caution)}<li>! {caution}</li>{/each}
+	</ul>
+	<dl class="mt-[9mm] flex gap-[4mm] text-[2.7mm]">
+		{#each sheet.blanks as name (name)}
+			<div class="flex-1 border-t border-ink pt-[0.5mm]"><dt>{name}</dt></div>
+		{/each}
+	</dl>
+</article>
+
+<style>
+	.sheet {
+		width: 182mm;
+	}
+	.box {
+		display: inline-block;
+		flex: none;
+		width: 2.6mm;
+		height: 2.6mm;
+		border: 0.25mm solid var(--ink);
+	}
+</style>

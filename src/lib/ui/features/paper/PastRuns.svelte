@@ -1,0 +1,64 @@
+<script lang="ts">
+	import { PAST_ROWS, type PastRun } from '$lib/schema/past';
+
+	/** Finished windings side by side: what was planned, what came of it. */
+	let { runs }: { runs: readonly PastRun[] } = $props();
+	const keys = Object.keys(PAST_ROWS) as (keyof typeof PAST_ROWS)[];
+</script>
+
+<div class="mt-5 overflow-x-auto">
+	<table class="figure border-collapse text-left text-[17px]" data-past>
+		<thead>
+			<tr class="align-bottom">
+				<td></td>
+				{#each runs as { id, woundOn, who, hand } (id)}
+					<th scope="colgroup" colspan="2" class="border-l border-hair px-4 pb-1">
+						{woundOn}
+						<span class="block text-[14px] font-normal text-soft">{who ? `${who}, ` : ''}{hand} hand</span>
+					</th>
+				{/each}
+			</tr>
+			<tr class="border-b-2 border-ink text-[14px] text-soft">
+				<td></td>
+				{#each runs as { id } (id)}
+					<th scope="col" class="border-l border-hair px-4 font-normal">planned</th>
+					<th scope="col" class="px-4 font-normal">came out</th>
+				{/each}
+			</tr>
+		</thead>
+		<tbody>
+			{#each keys as key (key)}
+				<tr class="border-b border-hair">
+					<th scope="row" class="py-1.5 pr-6 font-normal">{PAST_ROWS[key]}</th>
+					{#each runs as { id, cells } (id)}
+						<td class="border-l border-hair px-4 text-soft">{cells[key].planned}</td>
+						<td class="px-4 font-semibold">{cells[key].actual}</td>
+					{/each}
+				</tr>
+			{/each}
+			<tr class="align-top text-[15px]">
+				<th scope="row" class="py-2 pr-6 font-normal">Knots, remarks</th>
+				{#each runs as { id, knots, remarks, troubles, photos } (id)}
+					<td colspan="2" class="max-w-80 border-l border-hair px-4 py-2">
+						{#each knots as knot (knot)}<p>{knot}</p>{/each}
+						{#each remarks as remark, i (i)}<p class="mt-1">“{remark}”</p>{/each}
+						{#each troubles as trouble, i (i)}<p class="mt-1 text-warn">Put right: {trouble}</p>{/each}
+						<div class="mt-2 flex flex-wrap gap-2">
+							{#each photos as photo (photo)}
+								<a href="/api/photos/{photo}"
+									><img
+										src="/api/photos/{photo}"
+										alt="From that winding"
+										class="h-24 border border-ink"
+										loading="lazy"
+									/></a
+								>
+							{/each}
+						</div>
+						<a class="no-print mt-2 inline-block underline" href="/label/{id}">Print its label</a>
+					</td>
+				{/each}
+			</tr>
+		</tbody>
+	</table>
+</div>

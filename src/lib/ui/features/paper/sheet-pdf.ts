@@ -1,0 +1,75 @@
+import type { Sheet } from '$lib/schema/sheet';
+import { Paper } from '../../charts/pdf';
+
+/** A4, and where things stand on it, mm. */
+const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
+const COLUMNS = [MARGIN, 104, 134, 156] as const;
+const TEXT = 3.1;
+
+/** A table of the parts. Returns where it ends. */
+function rows(paper: Paper, sheet: Sheet, top: number): number {
+	let y = top;
+	['Goes on', 'length', 'turns', 'then stands below the rim'].forEach((head, i) =>
+		paper.text(head, COLUMNS[i]!, y, 2.7)
+	);
+	for (const row of sheet.rows) {
+		paper.line(MARGIN, y + 1.3, WIDTH - MARGIN, y + 1.3);
+		y += 5.4;
+		row.forEach((cell, i) => paper.text(cell, COLUMNS[i]!, y, TEXT, i === 3 ? 'bold' : 'plain'));
+	}
+	return y;
+}
+
+/** Boxes to tick, in columns. Returns where they end. */
+function ticks(paper: Paper, items: readonly string[], top: number, columns: number): number {
+	const width = (WIDTH - 2 * MARGIN) / columns;
+	const perColumn = Math.ceil(items.length / columns);
+	items.forEach((item, i) => {
+		const x = MARGIN + width * Math.floor(i / perColumn);
+		const y = top + 4.6 * (i % perColumn);
+		paper.box(x, y - 2.5, 2.6, 2.6, 0.25);
+		paper.text(paper.wrap(item, width - 6, 2.8)[0]!, x + 4, y, 2.8);
+	});
+	return top + 4.6 * (perColumn - 1);
+}
+
+/** The job sheet as one A4 page. */
+export async function sheetPdf(sheet: Sheet): Promise<Blob> {
+	const paper = await Paper.open(`Job sheet, ${sheet.title}`);
+	paper.page(WIDTH, HEIGHT);
+	let y = MARGIN + 6;
+	paper.text(sheet.title, MARGIN, y, 7, 'bold');
+	paper.line(MARGIN, y + 2.5, WIDTH - MARGIN, y + 2.5, 0.6);
+	y += 8.5;
+	for (const [label, value] of sheet.facts) {
+		paper.text(label, MARGIN, y, 2.8);
+		paper.wrap(value, 140, TEXT + 0.3).forEach((line, i) => {
+			if (i > 0) y += 4.4;
+			paper.text(line, 46, y, TEXT + 0.3, label === 'Stop at' || label === 'Gap to leave' ? 'bold' : 'plain');
+		});
+		y += 4.8;
+	}
+	y = rows(paper, sheet, y + 2.5) + 8;
+	paper.text('Laid out', MARGIN, y, 3.6, 'bold');
+	y = ticks(paper, sheet.tools, y + 5.5, 3) + 8;
+	paper.text('Done', MARGIN, y, 3.6, 'bold');
+	for (const { title, right } of sheet.steps) {
+		y += 5.2;
+		paper.box(MARGIN, y - 2.6, 2.8, 2.8, 0.25);
+		paper.text(title, MARGIN + 4.5, y, TEXT, 'bold');
+		paper.text(paper.wrap(right, 100, 2.7)[0]!, 96, y, 2.7);
+	}
+	y += 8;
+	for (const caution of sheet.cautions)
+		for (const line of paper.wrap(`! ${caution}`, WIDTH - 2 * MARGIN, 2.6)) {
+			paper.text(line, MARGIN, y, 2.6);
+			y += 3.7;
+		}
+	const blank = (WIDTH - 2 * MARGIN) / sheet.blanks.length;
+	sheet.blanks.forEach((name, i) => {
+		const x = MARGIN + i * blank;
+		paper.line(x, HEIGHT - MARGIN - 4, x + blank - 4, HEIGHT - MARGIN - 4, 0.3);
+		paper.text(name, x, HEIGHT - MARGIN, 2.6);
+	});
+	return paper.blob();
+}

@@ -1,0 +1,50 @@
+<script lang="ts">
+	import { expectedSeconds, jobSteps } from '$lib/core';
+	import { jobOf } from '$lib/schema/job';
+	import { sheetOf } from '$lib/schema/sheet';
+	import { workOut } from '$lib/schema/workout';
+	import { download } from '$lib/ui/charts/export';
+	import { strandsOf } from '$lib/ui/charts/thread/strands';
+	import JobSheet from '$lib/ui/features/paper/JobSheet.svelte';
+	import { usePreferences } from '$lib/ui/state/preferences.svelte';
+
+	let { data } = $props();
+	const preferences = usePreferences();
+	const worked = $derived(workOut(data.setup.form, preferences.units));
+	const sheet = $derived.by(() => {
+		if (!worked.ok) return undefined;
+		const job = jobOf(data.setup.form, worked.value, preferences.schools);
+		const tempo = new Map(data.tempo);
+		const seconds = jobSteps(job).reduce((sum, step) => sum + expectedSeconds(step, tempo), 0);
+		return sheetOf(data.setup.form, job, preferences.units, seconds);
+	});
+
+	async function pdf(): Promise<void> {
+		if (!sheet) return;
+		const { sheetPdf } = await import('$lib/ui/features/paper/sheet-pdf');
+		download(`job-sheet-${sheet.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.pdf`, await sheetPdf(sheet));
+	}
+</script>
+
+<svelte:head>
+	<title>Job sheet · {data.setup.form.spool.name || 'Set-up'} · Wendle</title>
+	<!-- eslint-disable-next-line svelte/no-at-html-tags -->
+	{@html '<style>@page{size:A4;margin:14mm}</style>'}
+</svelte:head>
+
+<div class="overflow-x-auto px-4 py-6">
+	<div class="no-print mx-auto mb-5 flex max-w-[182mm] gap-3">
+		<a class="action-quiet" href="/bench/{data.setup.id}">Back to the bench</a>
+		{#if sheet}
+			<button type="button" class="action" onclick={() => window.print()}>Print</button>
+			<button type="button" class="action-quiet" onclick={pdf}>Save as PDF</button>
+		{/if}
+	</div>
+	{#if sheet && worked.ok}
+		<JobSheet {sheet} strands={strandsOf(worked.value)} />
+	{:else}
+		<p class="mx-auto max-w-[60ch]">
+			This set-up is not finished: say what the spool is and what goes on it, then come back.
+		</p>
+	{/if}
+</div>

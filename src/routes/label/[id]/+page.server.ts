@@ -1,0 +1,9 @@
+import { recordById } from '$lib/server/services';
+import { error } from '@sveltejs/kit';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url }) => {
+	const record = await recordById(params.id);
+	if (!record) error(404, 'There is no such winding (any more).');
+	return { record, address: `${url.origin}/fit/${record.setupId}` };
+};
