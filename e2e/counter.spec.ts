@@ -25,7 +25,7 @@ test('turns are counted by keys and by tap, taken back, and survive a reload', a
 	for (let i = 0; i < 30; i++) await page.keyboard.press('-');
 	await page.keyboard.press('+');
 	await expect.poll(() => turns(page)).toBe(51);
-	await page.getByRole('button', { name: /^10 turns/ }).click();
+	await page.getByRole('button', { name: '10 turns T' }).click();
 	await page.getByRole('button', { name: 'One turn less' }).click();
 	await expect.poll(() => turns(page)).toBe(60);
 	await page.keyboard.press('z');
@@ -53,13 +53,36 @@ test('a count goes on while the server is killed, and is there once when it is b
 	await synced(page);
 	const id = href.split('/').at(-1)!;
 	const html = await (await fetch(`${demo.url}/bench/${id}`)).text();
-	const run = /run:\s*"([0-9a-f-]{36})"/.exec(html)![1]!;
+	const run = /begun:\s*\{id:\s*"([\w-]+)"/.exec(html)![1]!;
 	const { events } = (await (await fetch(`${demo.url}/api/runs/${run}/events`)).json()) as {
-		events: { turns: number }[];
+		events: { turns?: number }[];
 	};
-	expect(events.reduce((sum, event) => sum + event.turns, 0)).toBe(70);
+	expect(events.reduce((sum, event) => sum + (event.turns ?? 0), 0)).toBe(70);
 	await page.reload();
 	await expect.poll(() => turns(page)).toBe(70);
+});
+
+test('a network that is cut in mid-run costs no turn, and the other window hears of it later', async ({
+	page,
+	context,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	const href = await toBacking(page);
+	const other = await context.newPage();
+	await open(other, href);
+	await page.bringToFront();
+	await page.keyboard.press('t');
+	await expect.poll(() => turns(other)).toBe(10);
+	await context.setOffline(true);
+	for (let i = 0; i < 5; i++) await page.keyboard.press('t');
+	await expect(page.locator('[data-sync="away"]')).toBeVisible();
+	expect(await turns(page)).toBe(60);
+	expect(await turns(other)).toBe(10);
+	await context.setOffline(false);
+	await synced(page);
+	await expect.poll(() => turns(other)).toBe(60);
+	expect(await turns(page)).toBe(60);
 });
 
 test('two windows follow one run, and the count becomes the record', async ({ page, context, demo }) => {
@@ -71,17 +94,17 @@ test('two windows follow one run, and the count becomes the record', async ({ pa
 	await phone.setViewportSize({ width: 390, height: 844 });
 	await open(phone, href);
 	await expect.poll(() => turns(phone)).toBe(10);
-	await phone.getByRole('button', { name: /^10 turns/ }).click();
+	await phone.getByRole('button', { name: '10 turns of backing' }).click();
 	await expect.poll(() => turns(page)).toBe(20);
 	await page.keyboard.press('-');
 	await expect.poll(() => turns(phone)).toBe(19);
 	expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
 	await page.getByLabel('At a pause: depth below the rim').fill('40 mm');
-	await page.getByRole('button', { name: 'Read' }).click();
+	await page.getByRole('button', { name: 'Read', exact: true }).click();
 	await expect(page.getByText(/Read from the rim down/)).toBeVisible();
 	await page.getByLabel('At a pause: depth below the rim').fill('21.5 mm');
-	await page.getByRole('button', { name: 'Read' }).click();
+	await page.getByRole('button', { name: 'Read', exact: true }).click();
 	await expect(page.locator('[data-counter]')).toContainText('so you lay it');
 	await page.getByRole('button', { name: 'Write down what came out' }).click();
 	await expect(page.getByLabel('Turns of backing')).toHaveValue('19');

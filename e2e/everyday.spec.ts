@@ -29,14 +29,14 @@ test('the whole job by keys', async ({ page, demo }) => {
 	await expect(page).toHaveURL(/\/bench\//);
 	await page.locator('[data-ready]').waitFor();
 	for (let i = 0; i < 3; i++) await page.keyboard.press(' ');
-	await expect(page.getByText('4 of 9')).toBeVisible();
+	await expect(page.getByText('4 of 14')).toBeVisible();
 	await page.keyboard.press('ArrowLeft');
-	await expect(page.getByText('3 of 9')).toBeVisible();
+	await expect(page.getByText('3 of 14')).toBeVisible();
 	await page.keyboard.press('?');
 	await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
 	await page.keyboard.press('Escape');
 	await page.keyboard.press('r');
-	await expect(page.locator('[data-spool="Tarn reel A, char"]')).toContainText('3 of 9 done');
+	await expect(page.locator('[data-spool="Tarn reel A, char"]')).toContainText('3 of 14 done');
 	await page.keyboard.press('n');
 	await expect(page).toHaveURL(/\/fit\/new/);
 	await page.goBack();
@@ -140,7 +140,8 @@ for (const theme of ['light', 'dark'] as const)
 			await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
 			await page.setViewportSize({ width, height: 800 });
 			const fit = await addressOf(page, 'Tarn reel B, sinker');
-			for (const path of ['/', '/match', fit, '/fit/new', fit.replace('fit', 'bench')]) {
+			const bench = fit.replace('fit', 'bench');
+			for (const path of ['/', '/match', fit, '/fit/new', bench, `${bench}/sheet`, `${bench}/past`]) {
 				await open(page, path);
 				const { violations } = await new AxeBuilder({ page })
 					.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])

@@ -83,8 +83,17 @@ export { expect } from '@playwright/test';
 /** Opens a page and waits until its keys and clicks are heard. */
 export async function open(page: Page, path: string): Promise<void> {
 	await page.goto(path);
-	if (/^\/(fit|bench)/.test(path)) await page.locator('[data-ready]').waitFor();
+	if (/^\/(fit|bench)\/[^/]+$/.test(path)) await page.locator('[data-ready]').waitFor();
 	else await page.locator('body').evaluate(() => new Promise((settle) => requestIdleCallback(settle)));
+}
+
+/** The bench of a spool of the kit room; the sinker's job has its first six steps done. */
+export async function toBench(page: Page, spool = 'Tarn reel B, sinker'): Promise<string> {
+	await open(page, '/');
+	const href = await page.locator(`[data-spool="${spool}"] a`).first().getAttribute('href');
+	const bench = href!.replace('/fit/', '/bench/');
+	await open(page, bench);
+	return bench;
 }
 
 /** One of the four answers as a number in the shown unit. */

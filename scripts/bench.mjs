@@ -11,6 +11,7 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { bundled } from './bench/bundled.mjs';
+import { countingFigures } from './bench/counting.mjs';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
 
@@ -204,6 +205,7 @@ try {
 	try {
 		await requestFigures();
 		await browserFigures();
+		await countingFigures(BASE, say);
 	} finally {
 		await stop(server);
 	}

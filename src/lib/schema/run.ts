@@ -9,7 +9,7 @@ const common = { id, at: z.number().int().min(0).max(8.64e15) };
 const part = z.string().min(1).max(40);
 /** A kind of step, with its part where there is one: `wind:backing`. */
 const step = z.string().regex(new RegExp(`^(${STEP_KINDS.join('|')})(:.{1,40})?$`));
-const seconds = z.number().min(0).max(1e6);
+const seconds = z.number().min(0);
 
 const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
 	z.strictObject({ ...common, kind: z.literal(kind), ...shape });
@@ -17,7 +17,7 @@ const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
 /** An event of a run, as it is kept and sent. */
 export const RunEventShape = z
 	.discriminatedUnion('kind', [
-		event('step', { step, done: z.boolean(), plannedSeconds: seconds.optional() }),
+		event('step', { step, done: z.boolean(), plannedSeconds: seconds.max(1e6).optional() }),
 		event('tool', { tool: z.string().min(1).max(60), here: z.boolean() }),
 		event('turns', {
 			part,

@@ -271,4 +271,15 @@ describe('times of a run', () => {
 		expect(runSeconds(events)).toBe(720);
 		expect(runSeconds([])).toBe(0);
 	});
+	it('a job set aside over night took only the work', () => {
+		const night = 12 * 3600_000;
+		const events = [
+			done('hand', 0, 90),
+			done('cage', 120_000, 60),
+			done('mount', night, 90),
+			done('supply', night + 60_000, 60)
+		];
+		expect(runSeconds(events)).toBe(180);
+		expect(stepTimes(events).map(({ tookSeconds }) => tookSeconds)).toEqual([0, 120, 0, 60]);
+	});
 });

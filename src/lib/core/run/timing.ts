@@ -1,7 +1,7 @@
 import { kindOf } from '../procedure/step';
 import type { TimedStep } from '../procedure/times';
 import { counting, once } from './counting';
-import type { RunEvent } from './events';
+import { inOrder, type RunEvent } from './events';
 
 /** A step of a run with the time it took: from the one done before it, or from the first thing noted. */
 export interface StepTime {
@@ -10,21 +10,35 @@ export interface StepTime {
 	readonly tookSeconds: number;
 }
 
+/** A gap longer than this is a job set aside, not work, s. Assumption. */
+const SET_ASIDE_S = 3600;
+
+/** Seconds of work until each event, with the times when the job was set aside left out. */
+function workUntil(events: readonly RunEvent[]): number[] {
+	let work = 0;
+	return events.map(({ at }, i) => {
+		const gap = i === 0 ? 0 : (at - events[i - 1]!.at) / 1000;
+		if (gap <= SET_ASIDE_S) work += gap;
+		return work;
+	});
+}
+
 /** Times of the steps that were done, in the order they were done. A step done again counts its last time. */
 export function stepTimes(events: readonly RunEvent[]): StepTime[] {
 	const live = counting(once(events));
+	const work = workUntil(live);
 	const times = new Map<string, StepTime>();
-	let from = live[0]?.at ?? 0;
-	for (const event of live) {
-		if (event.kind !== 'step' || !event.done) continue;
+	let from = 0;
+	live.forEach((event, i) => {
+		if (event.kind !== 'step' || !event.done) return;
 		times.delete(event.step);
 		times.set(event.step, {
 			step: event.step,
 			plannedSeconds: event.plannedSeconds,
-			tookSeconds: (event.at - from) / 1000
+			tookSeconds: work[i]! - from
 		});
-		from = event.at;
-	}
+		from = work[i]!;
+	});
 	return [...times.values()];
 }
 
@@ -35,9 +49,5 @@ export const timedSteps = (events: readonly RunEvent[]): TimedStep[] =>
 		return kind && plannedSeconds ? [{ kind, plannedSeconds, tookSeconds }] : [];
 	});
 
-/** From the first thing noted to the last, seconds. */
-export function runSeconds(events: readonly RunEvent[]): number {
-	let [first, last] = [Infinity, -Infinity];
-	for (const { at } of events) [first, last] = [Math.min(first, at), Math.max(last, at)];
-	return last > first ? (last - first) / 1000 : 0;
-}
+/** Seconds of work from the first thing noted to the last. */
+export const runSeconds = (events: readonly RunEvent[]): number => workUntil(inOrder(events)).at(-1) ?? 0;

@@ -1,4 +1,5 @@
 import type { Run } from './run.svelte';
+import { listen } from './stream';
 
 /** A reading as a counter sends it; see docs/counter-protocol.md. */
 interface Reading {
@@ -35,7 +36,7 @@ export class CounterLink {
 	trouble = $state<string>();
 	readonly #run: Run;
 	readonly #part: () => string | undefined;
-	#source: EventSource | undefined;
+	#stop: (() => void) | undefined;
 	#last: Reading | undefined;
 	#written: Reading | undefined;
 	#timer: ReturnType<typeof setTimeout> | undefined;
@@ -57,10 +58,11 @@ export class CounterLink {
 			return;
 		}
 		this.state = 'connecting';
-		this.#source = new EventSource(address);
-		this.#source.onmessage = (message: MessageEvent<string>) => this.#hear(message.data);
-		this.#source.onopen = () => (this.state = 'linked');
-		this.#source.onerror = () => (this.state = this.#last ? 'away' : 'connecting');
+		this.#stop = listen(() => address, {
+			hear: (data) => this.#hear(data),
+			opened: () => (this.state = 'linked'),
+			lost: () => (this.state = this.#last ? 'away' : 'connecting')
+		});
 	}
 
 	#hear(data: string): void {
@@ -78,20 +80,26 @@ export class CounterLink {
 		const before = this.#last?.session === read.session ? this.#last : undefined;
 		if (before && read.seq <= before.seq) return;
 		if (before) this.missed += read.seq - before.seq - 1;
+		const first = !this.#last;
 		this.#last = read;
 		this.total = read.total;
-		this.#timer ??= setTimeout(() => this.write(), WRITE_MS);
+		// What it showed when it was linked is written at once: turns from here on are this run's.
+		if (first) this.write(undefined, true);
+		else this.#timer ??= setTimeout(() => this.write(), WRITE_MS);
 	}
 
-	/** Writes the newest reading down for what is being wound. Called as well before that changes. */
-	write(part = this.#part()): void {
+	/**
+	 * Writes the newest reading down for what is being wound. Called as well before that changes. The first one of a
+	 * link to a counter new to this run is its base; a counter that was switched off and on meanwhile counts from nothing.
+	 */
+	write(part = this.#part(), first = false): void {
 		clearTimeout(this.#timer);
 		this.#timer = undefined;
 		const reading = this.#last;
 		if (!reading || (this.#written?.session === reading.session && this.#written.seq === reading.seq)) return;
 		this.#written = reading;
 		void this.#run.ready.then(() => {
-			const base = !this.#run.state.sessions.has(reading.session);
+			const base = first && !this.#run.state.sessions.has(reading.session);
 			const { session, seq, total } = reading;
 			return this.#run.add({
 				kind: 'counter',
@@ -106,8 +114,8 @@ export class CounterLink {
 
 	disconnect(): void {
 		this.write();
-		this.#source?.close();
-		this.#source = undefined;
+		this.#stop?.();
+		this.#stop = undefined;
 		this.#last = this.#written = undefined;
 		this.missed = 0;
 		this.state = 'off';

@@ -1,5 +1,8 @@
 import { getContext, setContext } from 'svelte';
 
+/** Ways to come by the turns; freely mixed in one run. */
+export type CountingWay = 'tap' | 'pace' | 'counter' | 'scale' | 'none';
+
 /** What helps while both hands are busy; kept in this browser, since it belongs to the device on the table. */
 interface Kept {
 	aloud: boolean;
@@ -10,6 +13,8 @@ interface Kept {
 	batch: number;
 	/** Who winds: put into the record. */
 	who: string;
+	/** The way of counting that is in front. */
+	way: CountingWay;
 	counterUrl: string;
 	/** A counter was linked, and is linked again when the page comes back. */
 	counterOn: boolean;
@@ -24,6 +29,7 @@ const DEFAULTS: Kept = {
 	contrast: false,
 	batch: 10,
 	who: '',
+	way: 'tap',
 	counterUrl: COUNTER_URL,
 	counterOn: false,
 	pace: 60

@@ -1,16 +1,22 @@
 import { beforeNavigate, goto } from '$app/navigation';
 import { onDestroy } from 'svelte';
-import type { Autosave } from './autosave.svelte';
+
+/** Something that may still be on its way to the server. */
+interface Unsaved {
+	readonly pending: boolean;
+	flush: () => Promise<unknown>;
+	stop: () => void;
+}
 
 /**
  * Leaving a page waits until what was changed on it is saved, so that the next page shows it. When the
  * server is away one leaves all the same, and the saving goes on behind.
  */
-export function saveBeforeLeaving(autosave: Autosave): void {
+export function saveBeforeLeaving(unsaved: Unsaved): void {
 	let leaving = false;
 	beforeNavigate(({ cancel, to, type, delta, willUnload }) => {
-		if (!autosave.pending || leaving) return;
-		const saved = autosave.flush();
+		if (!unsaved.pending || leaving) return;
+		const saved = unsaved.flush();
 		if (willUnload || !to) return;
 		cancel();
 		leaving = true;
@@ -19,6 +25,6 @@ export function saveBeforeLeaving(autosave: Autosave): void {
 		void saved.then(() => (type === 'popstate' && delta ? history.go(delta) : goto(to.url)));
 	});
 	onDestroy(() => {
-		if (!autosave.pending) autosave.stop();
+		if (!unsaved.pending) unsaved.stop();
 	});
 }

@@ -3,6 +3,7 @@ import type { RunEvents } from '$lib/schema/run';
 import { without } from './events';
 import { send } from './api';
 import { RunLog } from './run-log';
+import { listen } from './stream';
 
 export type Added = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
 
@@ -17,7 +18,7 @@ const RETRY_MS = [500, 1000, 2000, 4000];
 export class Run {
 	#events = $state.raw<readonly RunEvent[]>([]);
 	readonly state = $derived.by(() => runState(this.#events));
-	/** What this browser knew of the run is there. */
+	/** What was done in this run before is there: from this browser's log, or told by the server. */
 	loaded = $state(false);
 	/** Whether the server has everything. */
 	sync = $state<'idle' | 'waiting' | 'saved' | 'away'>('idle');
@@ -31,7 +32,7 @@ export class Run {
 	#sending = false;
 	#attempts = 0;
 	#timer: ReturnType<typeof setTimeout> | undefined;
-	#live: EventSource | undefined;
+	#unfollow: (() => void) | undefined;
 	readonly ready: Promise<void>;
 
 	/** @param serverRun the run that the server says this set-up is in */
@@ -41,26 +42,34 @@ export class Run {
 	}
 
 	async #open(serverRun: string | undefined): Promise<void> {
+		performance.mark('run-opening');
+		await this.#load(serverRun);
+		// What another window has seen meanwhile comes before the page counts as loaded, if it comes soon.
+		if (serverRun) await this.#catchUp(serverRun);
+		// A run that the server has, and that this browser never saw, is not known until the server tells.
+		this.loaded ||= !serverRun || this.#arrival > 0;
+		performance.measure('run-opened', 'run-opening');
+		if (serverRun) this.#follow();
+		this.#photosUnsent = (await this.#log.unsentPhotos()).length > 0;
+		if (this.pending) this.#push();
+	}
+
+	/**
+	 * What this browser kept. What was counted here while the server was away joins the run that everyone sees, or begins
+	 * one. A run that the server no longer has, and that owes it nothing, is over.
+	 */
+	async #load(serverRun: string | undefined): Promise<void> {
 		const known = await this.#log.runOf(this.#setupId);
 		const own = known?.run;
 		const stranded = own && own !== serverRun ? (await this.#log.load(own)).unsent : [];
-		// What was counted here while the server was away joins the run that everyone sees, or begins one. A run
-		// that the server no longer has, and that owes it nothing, is over.
 		this.#id = serverRun ?? (stranded.length > 0 ? own : undefined);
-		if (this.#id) {
-			if (own === this.#id) this.#arrival = known?.arrival ?? 0;
-			await this.#log.setRun(this.#setupId, this.#id, this.#arrival);
-			if (serverRun && stranded.length > 0) await this.#log.put(serverRun, stranded, false);
-			const { events, unsent } = await this.#log.load(this.#id);
-			this.#merge(events);
-			this.#unsent = unsent;
-		}
-		// What another window has seen meanwhile comes before the page counts as loaded, if it comes soon.
-		if (serverRun) await this.#catchUp(serverRun);
-		this.loaded = true;
-		if (serverRun) this.#follow();
-		this.#photosUnsent = (await this.#log.unsentPhotos()).length > 0;
-		if (this.#unsent.length > 0 || this.#photosUnsent) this.#push();
+		if (!this.#id) return;
+		if (own === this.#id) this.#arrival = known?.arrival ?? 0;
+		await this.#log.setRun(this.#setupId, this.#id, this.#arrival);
+		if (serverRun && stranded.length > 0) await this.#log.put(serverRun, stranded, false);
+		const { events, unsent } = await this.#log.load(this.#id);
+		this.#merge(events);
+		this.#unsent = unsent;
 	}
 
 	async #catchUp(run: string): Promise<void> {
@@ -71,6 +80,7 @@ export class Run {
 	/** What the server has: on the screen, then in the browser's log. */
 	async #receive(run: string, { events, arrival }: RunEvents): Promise<void> {
 		this.#merge(events);
+		this.loaded = true;
 		await this.#log.put(run, events, true);
 		if (arrival <= this.#arrival) return;
 		this.#arrival = arrival;
@@ -83,11 +93,11 @@ export class Run {
 	}
 
 	#follow(): void {
-		if (this.#live || !this.#id) return;
 		const run = this.#id;
-		this.#live = new EventSource(`/api/runs/${run}/live?after=${this.#arrival}`);
-		this.#live.onmessage = (message: MessageEvent<string>) =>
-			void this.#receive(run, JSON.parse(message.data) as RunEvents);
+		if (this.#unfollow || !run) return;
+		this.#unfollow = listen(() => `/api/runs/${run}/live?after=${this.#arrival}`, {
+			hear: (data) => void this.#receive(run, JSON.parse(data) as RunEvents)
+		});
 	}
 
 	/** Adds events: on the screen at once, in the browser's log next, on the server when it can be. */
@@ -175,6 +185,11 @@ export class Run {
 		return (await send('POST', `/api/runs/${run}/events`, { events })).kind === 'ok';
 	}
 
+	/** Whether anything is still on its way to the server. */
+	get pending(): boolean {
+		return this.#unsent.length > 0 || this.#photosUnsent;
+	}
+
 	/** Waits until the server has everything, or until it proves to be away. */
 	async flush(): Promise<boolean> {
 		await this.ready;
@@ -190,7 +205,7 @@ export class Run {
 
 	stop(): void {
 		clearTimeout(this.#timer);
-		this.#live?.close();
-		this.#live = undefined;
+		this.#unfollow?.();
+		this.#unfollow = undefined;
 	}
 }

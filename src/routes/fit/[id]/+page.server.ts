@@ -1,14 +1,19 @@
+import { gapOfSchool } from '$lib/core';
 import { newSetup } from '$lib/schema/new-setup';
 import { loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, url }) => {
+export const load: PageServerLoad = async ({ params, url, locals }) => {
 	if (params.id === 'new') {
 		const spoolId = url.searchParams.get('spool');
 		const spool = spoolId === null ? undefined : await loadSpool(spoolId);
 		if (spoolId !== null && !spool) error(404, 'That spool is no longer on the rack.');
-		return { form: newSetup(spool), ...(spoolId !== null && { spoolId }) };
+		const form = newSetup(spool);
+		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
+		const { gap } = locals.schools;
+		if (gap) form.fill.gap = `${gapOfSchool(gap)} mm`;
+		return { form, ...(spoolId !== null && { spoolId }) };
 	}
 	const saved = await loadSetup(params.id);
 	if (!saved) error(404, 'There is no such set-up (any more).');

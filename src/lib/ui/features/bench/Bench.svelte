@@ -12,6 +12,7 @@
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { CounterLink } from '../../state/counter-link.svelte';
 	import { provideHandsBusy } from '../../state/hands-busy.svelte';
+	import { saveBeforeLeaving } from '../../state/leaving';
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
@@ -68,14 +69,13 @@
 		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
 		return close;
 	});
-	onDestroy(() => {
-		link?.disconnect();
-		run?.stop();
-	});
+	onDestroy(() => link?.disconnect());
+	if (run) saveBeforeLeaving(run);
 
-	// The run as this browser knows it may be further on than the server's first page said.
+	// The run may be further on than the server's first page said; whoever has moved meanwhile is left where they are.
+	const opened = bench.at;
 	$effect(() => {
-		if (run?.loaded) untrack(() => bench.go(bench.firstOpen()));
+		if (run?.loaded) untrack(() => bench.at === opened && bench.go(bench.firstOpen()));
 	});
 	// What another window does is followed: a step done there, or a way back taken, shows here.
 	let seen: { done: boolean; id: string | undefined; remedies: number } | undefined;
@@ -111,7 +111,7 @@
 		target instanceof HTMLElement && target.matches('button, a, input, summary, [role=checkbox]');
 	/** A tapped button keeps the focus; a pedal's Space then still means the step, not the button again. */
 	function release(event: MouseEvent): void {
-		if (event.detail > 0 && event.target instanceof HTMLElement) event.target.closest('button')?.blur();
+		if (event.detail > 0 && event.target instanceof Element) event.target.closest('button')?.blur();
 	}
 
 	const next = (): void => void show(() => bench.finish());

@@ -26,12 +26,8 @@ export class BenchState {
 	at = $state(0);
 
 	readonly steps: readonly Step[] = $derived.by(() => jobSteps(this.#job()));
-	readonly done: ReadonlySet<string> = $derived.by(() =>
-		this.run?.loaded ? this.run.state.done : new SvelteSet(this.#begun?.done)
-	);
-	readonly tools: ReadonlySet<string> = $derived.by(() =>
-		this.run?.loaded ? this.run.state.tools : new SvelteSet(this.#begun?.tools)
-	);
+	readonly done: ReadonlySet<string> = $derived.by(() => this.#known('done'));
+	readonly tools: ReadonlySet<string> = $derived.by(() => this.#known('tools'));
 	readonly step: Step | undefined = $derived.by(() => this.steps[this.at]);
 	/** Past the last step: what came out is written down. */
 	readonly recording = $derived.by(() => this.at >= this.steps.length);
@@ -49,6 +45,12 @@ export class BenchState {
 		this.#begun = begun;
 		this.run = run;
 		this.at = this.firstOpen();
+	}
+
+	/** Until the run is there, what the first page knew of it, and what was done since. */
+	#known(what: 'done' | 'tools'): ReadonlySet<string> {
+		const now = this.run?.state[what] ?? new SvelteSet<string>();
+		return this.run?.loaded ? now : new SvelteSet([...(this.#begun?.[what] ?? []), ...now]);
 	}
 
 	firstOpen(): number {

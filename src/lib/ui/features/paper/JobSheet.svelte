@@ -6,10 +6,18 @@
 	/** The job on one page. */
 	let { sheet, strands }: { sheet: Sheet; strands: readonly ThreadStrand[] } = $props();
 	const HEADS = ['Goes on', 'length', 'turns', 'then stands below the rim'];
+	/** Lines of steps and parts that fit at full size: a longer job is set smaller, since it is one page. */
+	const LINES = 21;
+	const scale = $derived(Math.min(1, LINES / (sheet.steps.length + sheet.rows.length)));
+	const WIDTH_MM = 182;
 	const LEADING = new Set(['Stop at', 'Gap to leave']);
 </script>
 
-<article class="sheet mx-auto bg-paper text-[3.2mm] leading-snug text-ink" data-sheet>
+<article
+	class="mx-auto bg-paper text-[3.2mm] leading-snug text-ink"
+	style="zoom:{scale};width:{WIDTH_MM / scale}mm"
+	data-sheet
+>
 	<h1 class="figure border-b-2 border-ink pb-1 text-[7mm] leading-none font-bold">{sheet.title}</h1>
 	<div class="mt-[2mm]"><ThreadRow {strands} /></div>
 	<dl class="mt-[2mm] grid grid-cols-[28mm_1fr] gap-y-[0.6mm]">
@@ -61,9 +69,6 @@
 </article>
 
 <style>
-	.sheet {
-		width: 182mm;
-	}
 	.box {
 		display: inline-block;
 		flex: none;

@@ -53,8 +53,11 @@ export async function sheetPdf(sheet: Sheet): Promise<Blob> {
 	paper.text('Laid out', MARGIN, y, 3.6, 'bold');
 	y = ticks(paper, sheet.tools, y + 5.5, 3) + 8;
 	paper.text('Done', MARGIN, y, 3.6, 'bold');
+	// A long job is set closer: it is one page.
+	const room = HEIGHT - MARGIN - 12 - 3.7 * sheet.cautions.length - 8 - y;
+	const pitch = Math.min(5.2, room / sheet.steps.length);
 	for (const { title, right } of sheet.steps) {
-		y += 5.2;
+		y += pitch;
 		paper.box(MARGIN, y - 2.6, 2.8, 2.8, 0.25);
 		paper.text(title, MARGIN + 4.5, y, TEXT, 'bold');
 		paper.text(paper.wrap(right, 100, 2.7)[0]!, 96, y, 2.7);

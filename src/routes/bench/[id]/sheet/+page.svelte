@@ -32,7 +32,7 @@
 	{@html '<style>@page{size:A4;margin:14mm}</style>'}
 </svelte:head>
 
-<div class="overflow-x-auto px-4 py-6">
+<div class="overflow-x-auto px-4 py-6 print:overflow-visible print:p-0">
 	<div class="no-print mx-auto mb-5 flex max-w-[182mm] gap-3">
 		<a class="action-quiet" href="/bench/{data.setup.id}">Back to the bench</a>
 		{#if sheet}

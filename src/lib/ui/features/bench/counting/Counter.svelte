@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { CounterLink } from '../../../state/counter-link.svelte';
-	import { useHandsBusy } from '../../../state/hands-busy.svelte';
+	import { useHandsBusy, type CountingWay } from '../../../state/hands-busy.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { Run } from '../../../state/run.svelte';
 	import { isShortcut } from '../../../state/shortcuts';
@@ -9,6 +9,7 @@
 	import { showLong, showRetrieve, showSmall, showTurns } from '$lib/schema/units';
 	import type { WindingState } from '../winding.svelte';
 	import CounterWay from './CounterWay.svelte';
+	import LinkState from './LinkState.svelte';
 	import PaceWay from './PaceWay.svelte';
 	import Pause from './Pause.svelte';
 	import ScaleWay from './ScaleWay.svelte';
@@ -32,9 +33,8 @@
 		{ value: 'counter', label: 'Counter' },
 		{ value: 'scale', label: 'Scale' },
 		{ value: 'none', label: 'No count' }
-	] as const;
-	type Way = (typeof WAYS)[number]['value'];
-	let way = $state<Way>(hands.get('counterOn') ? 'counter' : 'tap');
+	] as const satisfies readonly { value: CountingWay; label: string }[];
+	const way = $derived(hands.get('way'));
 
 	const stopDepth = $derived(showSmall(winding.layer.depthMm, units));
 	const [stopAmount = '', stopUnit = ''] = $derived(stopDepth.split(' '));
@@ -132,7 +132,12 @@
 	<Traverse {winding} />
 
 	<div class="mt-4 max-w-xl">
-		<Segmented label="Way of counting" options={WAYS} value={way} onchange={(value) => (way = value)} />
+		<Segmented
+			label="Way of counting"
+			options={WAYS}
+			value={way}
+			onchange={(value) => hands.set('way', value)}
+		/>
 	</div>
 	<div class="mt-3">
 		{#if way === 'tap'}
@@ -151,5 +156,6 @@
 			</p>
 		{/if}
 	</div>
+	{#if way === 'counter' || link.state !== 'off'}<LinkState {link} />{/if}
 	<Pause {winding} sync={run.sync} />
 </section>

@@ -1,0 +1,36 @@
+<script lang="ts">
+	import { showTurns } from '$lib/schema/units';
+	import type { CounterLink } from '../../../state/counter-link.svelte';
+
+	/** How the link to the counter is, whatever way of counting is in front. */
+	let { link }: { link: CounterLink } = $props();
+
+	const SAYS = {
+		off: 'Not linked.',
+		connecting: 'Looking for the counter…',
+		linked: 'Linked.',
+		away: 'The counter is away. What it counts meanwhile comes when it is back.'
+	};
+</script>
+
+<p
+	class="figure mt-2 text-[17px] {link.state === 'away' ? 'text-warn' : ''}"
+	role="status"
+	data-link={link.state}
+>
+	<span
+		aria-hidden="true"
+		class="mr-1 inline-block size-3 rounded-full border-2 border-current {link.state === 'linked'
+			? 'bg-current'
+			: ''}"
+	></span>
+	{SAYS[link.state]}
+	{#if link.state === 'linked' || link.state === 'away'}
+		It shows {showTurns(link.total)}.
+	{/if}
+	{#if link.missed > 0}
+		<span data-missed
+			>{link.missed} {link.missed === 1 ? 'message' : 'messages'} lost, made good by the next.</span
+		>
+	{/if}
+</p>
