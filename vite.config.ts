@@ -7,7 +7,7 @@ export default defineConfig({
 	worker: { format: 'es' },
 	build: { target: 'es2022' },
 	test: {
-		include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts'],
+		include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts', 'counter/**/*.test.mjs'],
 		environment: 'node',
 		testTimeout: 60_000
 	}

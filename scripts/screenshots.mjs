@@ -13,24 +13,23 @@ const PORT = '4199';
 const BASE = `http://127.0.0.1:${PORT}`;
 const OUT = join(root, 'docs/screenshots');
 
-/** name, spool on the rack ('' for the rack itself, a path for a page), place, width, theme, tab to open */
+/** name, spool on the rack ('' for the rack itself, a path for a page), its place, width, theme, tab to open */
 const VIEWS = /** @type {const} */ ([
 	['rack', '', '', 1280, 'light'],
-	['rack-dark', '', '', 1280, 'dark'],
 	['rack-narrow', '', '', 390, 'light'],
-	['fit', 'Tarn reel A, char', 'fit', 1280, 'light'],
-	['fit-dark', 'New arrival, boxed', 'fit', 1280, 'dark'],
-	['fit-narrow', 'Beck reel, grayling', 'fit', 390, 'light'],
+	['fit', 'Tarn reel A, char', 'fit/{}', 1280, 'light'],
+	['fit-dark', 'New arrival, boxed', 'fit/{}', 1280, 'dark'],
+	['fit-narrow', 'Beck reel, grayling', 'fit/{}', 390, 'light'],
 	['fit-new', '/fit/new', '', 1280, 'light'],
-	['fit-sure', 'Tarn reel A, char', 'fit', 1280, 'light', 'How sure'],
-	['fit-ways', 'Tarn reel A, char', 'fit', 1280, 'light', 'Which way'],
-	['fit-run', 'Tarn reel A, char', 'fit', 1280, 'dark', 'The run'],
-	['fit-spey', 'Long rod, sea-run char', 'fit', 1280, 'light', 'Buy, cut, gauge'],
+	['fit-sure', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'How sure'],
+	['fit-ways', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'Which way'],
+	['fit-run', 'Tarn reel A, char', 'fit/{}', 1280, 'dark', 'The run'],
+	['fit-spey', 'Long rod, sea-run char', 'fit/{}', 1280, 'light', 'Buy, cut, gauge'],
 	['match', '/match', '', 1280, 'light'],
-	['match-narrow', '/match', '', 390, 'dark'],
-	['bench', 'Tarn reel B, sinker', 'bench', 1280, 'light'],
-	['bench-dark', 'Tarn reel B, sinker', 'bench', 1280, 'dark'],
-	['bench-narrow', 'Tarn reel B, sinker', 'bench', 390, 'dark']
+	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
+	['bench-dark', 'Tarn reel B, sinker', 'bench/{}', 1280, 'dark'],
+	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],
+	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 
 install();
@@ -58,7 +57,7 @@ try {
 		await page.goto(subject.startsWith('/') ? BASE + subject : BASE);
 		if (subject && !subject.startsWith('/')) {
 			const href = await page.locator(`[data-spool="${subject}"] a`).first().getAttribute('href');
-			await page.goto(BASE + href?.replace('/fit/', `/${place}/`));
+			await page.goto(`${BASE}/${place.replace('{}', href?.split('/').at(-1) ?? '')}`);
 		}
 		await page.evaluate(() => document.fonts.ready);
 		await pause(subject === '/match' ? 2500 : 400);
@@ -67,7 +66,10 @@ try {
 			await pause(2500);
 		}
 		// A tab is as tall as it is: the whole page then.
-		await page.screenshot({ path: join(OUT, `${name}.png`), fullPage: tab !== undefined });
+		await page.screenshot({
+			path: join(OUT, `${name}.png`),
+			fullPage: tab !== undefined || place.endsWith('sheet')
+		});
 		await context.close();
 		console.log(`docs/screenshots/${name}.png`);
 	}

@@ -27,10 +27,13 @@
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],
-		['Space', 'on the bench: done, next step'],
+		['Space', 'on the bench: done, next step; Page Down as well, for a pedal'],
 		['← →', 'on the bench: step back and forth'],
 		['T + −', 'on the bench: ten turns, one more, one less'],
 		['Z', 'on the bench: take the last back'],
+		['W', 'on the bench: something is wrong'],
+		['L', 'on the bench: read the step aloud, when that is on'],
+		['F', 'on the bench: the whole screen'],
 		['?', 'this sheet']
 	];
 </script>

@@ -21,7 +21,8 @@ export interface Label {
 export function labelOf(record: WindRecord, units: UnitSystem): Label | undefined {
 	const wound = asWound(record.form, record);
 	if (!wound) return undefined;
-	const { workout, backingMm, backingMeasured } = wound;
+	const { workout } = wound;
+	const { backingMm, backingMeasured } = record;
 	const gap =
 		record.gapMm === null
 			? `gap ${showSmall(workout.fit.gapMm, units)} planned`

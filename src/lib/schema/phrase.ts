@@ -30,5 +30,6 @@ export const spoken = (step: Step, units: UnitSystem): string =>
 export function showDuration(seconds: number): string {
 	const minutes = seconds / 60;
 	const rounded = minutes < 10 ? Math.max(1, Math.round(minutes)) : 5 * Math.round(minutes / 5);
-	return rounded < 60 ? `${rounded} min` : `${Math.floor(rounded / 60)} h ${rounded % 60} min`;
+	const [hours, rest] = [Math.floor(rounded / 60), rounded % 60];
+	return [...(hours > 0 ? [`${hours} h`] : []), ...(rest > 0 ? [`${rest} min`] : [])].join(' ');
 }
