@@ -1,4 +1,5 @@
-import { readSchools, readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE } from '$lib/schema/preferences';
+import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE } from '$lib/schema/preferences';
+import { readSchools } from '$lib/schema/schools-cookie';
 import { UNITS_COOKIE } from '$lib/schema/units';
 import { closeDatabase } from '$lib/server/db';
 import type { Handle, HandleServerError } from '@sveltejs/kit';
@@ -12,7 +13,9 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>
-			type === 'js' || type === 'css' || (type === 'font' && /latin-(wght|400)-normal/.test(path))
+			type === 'js' ||
+			type === 'css' ||
+			(type === 'font' && /latin-(wght|400)-normal\.[\w-]+\.woff2$/.test(path))
 	});
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { readSchools, readTheme, readUnits, writeSchools } from './preferences';
+import { readTheme, readUnits } from './preferences';
+import { readSchools } from './schools-cookie';
 
 describe('preferences in cookies', () => {
 	it("a person's ways come back as they were written", () => {
 		const chosen = { tag: 'leave', mount: 'drill' } as const;
-		expect(readSchools(writeSchools(chosen))).toEqual(chosen);
+		expect(readSchools(new URLSearchParams(chosen).toString())).toEqual(chosen);
 		expect(readSchools(undefined)).toEqual({});
 	});
 	it('what is not known is left out, whatever stands there', () => {

@@ -1,4 +1,3 @@
-import { SCHOOL_KEYS, SCHOOLS, type ChosenSchools } from '$lib/core';
 import { DEFAULT_UNITS, UNIT_SYSTEMS, type UnitSystem } from './units';
 
 /** How a person likes to see things: kept in cookies, so that the server's first page is already right. */
@@ -11,19 +10,5 @@ export const readTheme = (cookie: string | undefined): Theme =>
 export const readUnits = (cookie: string | undefined): UnitSystem =>
 	UNIT_SYSTEMS.find((units) => units === cookie) ?? DEFAULT_UNITS;
 
+/** A person's own ways where people differ, as `tag=leave&mount=drill`; read by `schools-cookie.ts`, on the server. */
 export const SCHOOLS_COOKIE = 'wendle-schools';
-
-/** A person's own ways, as a cookie holds them: `tag=leave&mount=drill`. What is not known is left out. */
-export function readSchools(cookie: string | undefined): ChosenSchools {
-	const read = new URLSearchParams(cookie ?? '');
-	const chosen = SCHOOL_KEYS.flatMap((key) => {
-		const way = read.get(key);
-		return way !== null && Object.hasOwn(SCHOOLS[key].ways, way) ? [[key, way]] : [];
-	});
-	return Object.fromEntries(chosen) as ChosenSchools;
-}
-
-export const writeSchools = (chosen: ChosenSchools): string =>
-	new URLSearchParams(
-		SCHOOL_KEYS.flatMap((key) => (chosen[key] === undefined ? [] : [[key, chosen[key]]]))
-	).toString();

@@ -41,7 +41,7 @@ export function sheetOf(form: SetupForm, job: JobSetup, units: UnitSystem, secon
 			['Takes', `about ${showDuration(seconds)}`]
 		],
 		rows: parts.map(({ role, label, lengthMm, turns, depthMm, id }) => [
-			`${ROLE_NAMES[role]}: ${label}`,
+			label.toLowerCase() === ROLE_NAMES[role] ? label : `${ROLE_NAMES[role]}: ${label}`,
 			`${id === stopPart ? 'about ' : ''}${showLong(lengthMm, units)}`,
 			showTurns(turns),
 			showSmall(depthMm, units)

@@ -1,5 +1,5 @@
 import type { ChosenSchools } from '$lib/core';
-import { SCHOOLS_COOKIE, THEME_COOKIE, writeSchools, type Theme } from '$lib/schema/preferences';
+import { SCHOOLS_COOKIE, THEME_COOKIE, type Theme } from '$lib/schema/preferences';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/schema/units';
 import { getContext, setContext } from 'svelte';
 
@@ -45,7 +45,10 @@ export class Preferences {
 	}
 	set schools(schools: ChosenSchools) {
 		this.#schools = schools;
-		remember(SCHOOLS_COOKIE, encodeURIComponent(writeSchools(schools)));
+		remember(
+			SCHOOLS_COOKIE,
+			encodeURIComponent(new URLSearchParams(schools as Record<string, string>).toString())
+		);
 	}
 }
 

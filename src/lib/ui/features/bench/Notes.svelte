@@ -68,7 +68,8 @@
 				return '';
 		}
 	}
-	const SHOWN = 30;
+	const PORTION = 30;
+	let shown = $state(PORTION);
 	const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 </script>
 
@@ -113,7 +114,7 @@
 		>
 		{#if open}
 			<ol class="figure text-[15px]" data-log>
-				{#each run.state.log.slice(-SHOWN).reverse() as entry (entry.first.id)}
+				{#each run.state.log.slice(-shown).reverse() as entry (entry.first.id)}
 					<li class="flex items-center gap-3 border-b border-hair">
 						<span class="text-soft">{clock.format(entry.first.at)}</span>
 						<span class="flex-1">{describe(entry)}</span>
@@ -126,8 +127,10 @@
 					</li>
 				{/each}
 			</ol>
-			{#if run.state.log.length > SHOWN}
-				<p class="text-[14px] text-soft">and {run.state.log.length - SHOWN} before that.</p>
+			{#if run.state.log.length > shown}
+				<button type="button" class="mt-2 action-quiet" onclick={() => (shown += PORTION)}
+					>Show {Math.min(PORTION, run.state.log.length - shown)} before that</button
+				>
 			{/if}
 		{/if}
 	</details>
