@@ -8,7 +8,7 @@ export const gapStep = ({ plan }: JobSetup): Step =>
 		title: 'Look at the gap',
 		instructions: [
 			['Measure from the line to the nearest part of the frame, else to the rim, in two places.'],
-			['Write it in below: that says whether anything should be taken off or added.']
+			['Write it in: that says whether anything should be taken off or added.']
 		],
 		right: ['About ', { smallMm: plan.gapMm }, ' all round, and nothing rubs through a whole turn.'],
 		wrong: ['The line rubs on a pillar, or the reel looks half empty.'],

@@ -131,7 +131,7 @@ const REMEDIES = {
 	'too-full': {
 		sign: 'Too full: it rubs, or stands too near the rim',
 		doing: [
-			['Take the line off onto a spool that turns, and as much backing as the gap says below.'],
+			['Take the line off onto a spool that turns, and as much backing as "Look at the gap" says.'],
 			['Cut the backing there, tie the joint again, and wind the line back on.']
 		],
 		back: 'stop',
@@ -143,7 +143,7 @@ const REMEDIES = {
 		doing: [
 			['Take the line off onto a spool that turns.'],
 			[
-				'Add backing as the gap says below: join on a length with a double uni or a nail knot, wind, and join the line again.'
+				'Add as much backing as "Look at the gap" says: join on a length with a double uni or a nail knot, wind, and join the line again.'
 			]
 		],
 		back: 'stop',
