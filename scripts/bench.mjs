@@ -54,7 +54,7 @@ function noise() {
 }
 
 async function coreFigures() {
-	const { fitOnce, oracleOnce, simulateOnce, matrixOnce } = await bundled('core');
+	const { fitOnce, oracleOnce, simulateOnce, matrixOnce, knotOnce, drawKnotOnce } = await bundled('core');
 	const lengthMm = fitOnce();
 	time(fitOnce, 3000);
 	const fits = time(fitOnce, 5000);
@@ -72,6 +72,14 @@ async function coreFigures() {
 		`${median(time(matrixOnce, 3)).toFixed(0)} ms`,
 		'aim: under 1 s'
 	);
+	time(knotOnce, 5);
+	say(
+		'crossings and invariants of the largest knot',
+		`${median(time(knotOnce, 20)).toFixed(1)} ms`,
+		'aim: under 20 ms'
+	);
+	time(drawKnotOnce, 5);
+	say('the same knot cut into pieces for drawing', `${median(time(drawKnotOnce, 20)).toFixed(1)} ms`);
 }
 
 /** Starts the server and says how long it took to the first answer. */

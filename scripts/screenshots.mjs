@@ -29,6 +29,7 @@ const VIEWS = /** @type {const} */ ([
 	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
 	['bench-dark', 'Tarn reel B, sinker', 'bench/{}', 1280, 'dark'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],
+	['knot', '/knots/nail-knot?wraps=7', '', 1280, 'light'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 
@@ -61,6 +62,7 @@ try {
 		}
 		await page.evaluate(() => document.fonts.ready);
 		await pause(subject === '/match' ? 2500 : 400);
+		if (name === 'knot') await page.keyboard.press('End');
 		if (tab) {
 			await page.getByRole('tab', { name: tab }).click();
 			await pause(2500);

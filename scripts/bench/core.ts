@@ -10,6 +10,9 @@ import {
 	type Problem
 } from '../../src/lib/core';
 import { windStackReference } from '../../src/lib/core/fit/reference';
+import { findKnot } from '../../src/lib/core/knots/catalogue';
+import { closedAbove, knotOf } from '../../src/lib/core/knots/invariants';
+import { knotDrawing } from '../../src/lib/ui/charts/knot/layout';
 
 const line = (text: string): LineSection[] => {
 	const parsed = parseLineClass(text);
@@ -84,3 +87,10 @@ export const matrixOnce = (): number =>
 	spools
 		.flatMap((on) => lines.map((l) => matchPair(on, l, { diameterMm: 0.48, layEfficiency: 0.9 }, 4)))
 		.filter((fit) => fit.ok && fit.value.fits).length;
+
+/** The nail knot of ten wraps: the most crossings that are drawn. */
+const nail = findKnot('nail-knot')!.stages.at(-1)!;
+export const knotOnce = (): number => knotOf(closedAbove(nail.strands(10)[1]!.points)).determinant;
+/** What a drag of the view asks for: the strands laid out and drawn anew. */
+export const drawKnotOnce = (): number =>
+	knotDrawing(nail.strands(10), { yaw: 0.1, pitch: 0.1, mirrored: false }).pieces.length;

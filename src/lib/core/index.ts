@@ -64,3 +64,8 @@ export { runState, undoOf, type LogEntry, type RunState } from './run/state';
 export * from './run/timing';
 export * from './run/weighing';
 export * from './run/winding';
+export { KNOTS, findKnot } from './knots/catalogue';
+export { crossingsOf, type Crossing } from './knots/crossings';
+export type { Vec3 } from './knots/curve';
+export { wrapsOf, type Knot, type KnotStage } from './knots/knot';
+export type { EndKind, Strand, StrandRole } from './knots/strand';

@@ -11,6 +11,8 @@ export interface Tying {
 	readonly then: Sentence;
 	readonly cautions: readonly Caution[];
 	readonly tools: readonly ToolKey[];
+	/** The knot that is drawn for it, and how many wraps of it; see `knots/catalogue`. */
+	readonly knot?: { readonly slug: string; readonly wraps: number };
 	/** Assumption: someone who ties it a few times a year. */
 	readonly minutes: number;
 }
@@ -29,15 +31,17 @@ const tags = (way: Schools['tag']): Sentence => [
 		: 'Leave the tags 3–6 mm: felt in the guides, they say that the end is near.'
 ];
 
+/** Passes of the loop's knot: strong backing holds with two, thin slips. */
+const loopPasses = (under: JobPart): number => ((under.strengthLb ?? 20) >= 30 ? 2 : 3);
+
 /** The loop in what lies under: doubled in strong backing, tripled in thin; a line brings its own. */
 function loopUnder(under: JobPart): Sentence {
 	if (!isUnder(under.role))
 		return [
 			'Use the loop at the front of what is on; without one, make one from two nail knots side by side.'
 		];
-	const strong = (under.strengthLb ?? 20) >= 30;
 	return [
-		`Tie a loop of 8–10 in in the backing with a ${strong ? 'double' : 'triple'} surgeon's loop. The whole coil of line must pass through it.`
+		`Tie a loop of 8–10 in in the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line must pass through it.`
 	];
 }
 
@@ -52,6 +56,7 @@ const SQUARE = {
 
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
 	loops: (_, __, under) => ({
+		knot: { slug: 'surgeons-loop', wraps: loopPasses(under) },
 		instructions: [loopUnder(under), THROUGH],
 		...SQUARE,
 		cautions: ['blades'],
@@ -59,6 +64,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 6
 	}),
 	'own-loop': (_, __, under) => ({
+		knot: { slug: 'nail-knot', wraps: 6 },
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
@@ -73,6 +79,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 16
 	}),
 	nail: (setup, part) => ({
+		knot: { slug: 'nail-knot', wraps: nailWraps(setup, part) === '5–7' ? 6 : 8 },
 		instructions: [
 			...(isUnder(part.role)
 				? []
@@ -145,6 +152,13 @@ const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sen
 	]
 };
 
+const ARBOR_DRAWN: Record<Schools['arborKnot'], NonNullable<Tying['knot']>> = {
+	overhand: { slug: 'overhand-stopper', wraps: 1 },
+	doubled: { slug: 'overhand-stopper', wraps: 2 },
+	uni: { slug: 'uni-arbor', wraps: 4 },
+	'spool-loop': { slug: 'surgeons-loop', wraps: 2 }
+};
+
 /** The knot on the arbor. It only keeps the spool from turning inside the backing, and should never be seen again. */
 export function arborTying(setup: JobSetup): Tying {
 	const [first] = setup.parts;
@@ -158,6 +172,7 @@ export function arborTying(setup: JobSetup): Tying {
 				? [['This backing slips on a bare arbor: 5–8 ft of mono on first, and join to that.']]
 				: [['This backing slips on a bare arbor: take all three turns and pull hard before you go on.']];
 	return {
+		knot: ARBOR_DRAWN[arborKnot],
 		instructions: [
 			...under,
 			...ARBOR_TYINGS[arborKnot](setup.arborTurns),

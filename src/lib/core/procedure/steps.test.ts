@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { findKnot } from '../knots/catalogue';
+import { wrapsOf } from '../knots/knot';
 import { toolsOf } from './laid-out';
 import { SCHOOL_KEYS, SCHOOLS, schoolsOf, gapOfSchool, USUAL_SCHOOLS } from './schools';
 import { kindOf, type Step } from './step';
@@ -83,6 +85,25 @@ describe('the order of work', () => {
 		expect(by('drill').seconds).toBeLessThan(by('butt').seconds / 2);
 		expect(by('drill').cautions).toContain('drill');
 		expect(by('butt').cautions).not.toContain('drill');
+	});
+});
+
+describe('the knot drawn with a step', () => {
+	const drawn = (given: Given, id: string) => stepOf(given, id).knot;
+	it('is the one that is tied there, with its wraps', () => {
+		expect(drawn({ schools: { arborKnot: 'doubled' } }, 'arbor')).toEqual({
+			slug: 'overhand-stopper',
+			wraps: 2
+		});
+		expect(drawn({}, 'join:line')).toEqual({ slug: 'surgeons-loop', wraps: 3 });
+		expect(drawn({ stack: 'thin braid' }, 'join:line')).toEqual({ slug: 'surgeons-loop', wraps: 2 });
+		expect(drawn({ joint: 'nail', stack: 'sinking' }, 'join:line')).toEqual({ slug: 'nail-knot', wraps: 8 });
+		expect(drawn({ joint: 'albright' }, 'join:line')).toBeUndefined();
+	});
+	it('is there to be drawn, and takes so many', () => {
+		for (const stack of Object.keys(STACKS) as StackName[])
+			for (const { knot } of jobSteps(jobFor({ stack, joint: 'nail' })))
+				if (knot) expect(wrapsOf(findKnot(knot.slug)!, knot.wraps)).toBe(knot.wraps);
 	});
 });
 

@@ -1,6 +1,7 @@
 import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
+import { KnotCurves, KnotList } from '$lib/schema/knot-api';
 import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { z } from 'zod';
@@ -113,6 +114,22 @@ export const openApiDocument = () =>
 					summary: 'A photo',
 					requestParams: { path: z.object(id) },
 					responses: { '200': { description: 'The picture.', content: { 'image/jpeg': {} } }, ...missing }
+				}
+			},
+			'/api/knots': {
+				get: {
+					summary: 'The knots that are drawn',
+					responses: { '200': jsonOf(KnotList, 'With their stages.') }
+				}
+			},
+			'/api/knots/{slug}': {
+				get: {
+					summary: 'The curves of a stage, in space',
+					requestParams: {
+						path: z.object({ slug: z.string() }),
+						query: z.object({ stage: z.number().int().optional(), wraps: z.number().int().optional() })
+					},
+					responses: { '200': jsonOf(KnotCurves, 'The strands.'), ...missing, '422': refusals['422'] }
 				}
 			},
 			'/api/hands': {

@@ -18,6 +18,7 @@
 	const places = $derived([
 		{ href: '/', label: 'Rack', on: place === '' },
 		{ href: '/match', label: 'Match', on: place === 'match' },
+		{ href: '/knots', label: 'Knots', on: place === 'knots' },
 		{
 			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
 			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',

@@ -46,6 +46,9 @@
 		</div>
 	{/if}
 	{@render children?.()}
+	{#if step.knot}
+		{#await import('./StepKnot.svelte') then { default: StepKnot }}<StepKnot {...step.knot} />{/await}
+	{/if}
 	<div class="mt-5 max-w-[44ch] space-y-4 text-[28px] leading-[1.28]">
 		{#each step.instructions as instruction, i (i)}
 			<p>{sentence(instruction, units)}</p>

@@ -1,0 +1,67 @@
+<script lang="ts">
+	import type { Strand, StrandRole } from '$lib/core';
+	import { knotDrawing, type View } from './layout';
+
+	/** A stage of a knot, drawn from its shape in space: what is under has a gap where something passes over it. */
+	interface Props {
+		strands: readonly Strand[];
+		view: View;
+		label: string;
+	}
+	let { strands, view, label }: Props = $props();
+	const drawing = $derived(knotDrawing(strands, view));
+	const { box } = $derived(drawing);
+
+	const COLOURS: Record<StrandRole, string> = {
+		backing: 'var(--backing)',
+		line: 'var(--line)',
+		leader: 'var(--leader)',
+		tippet: 'var(--tip)',
+		tool: 'var(--hair)',
+		arbor: 'var(--hair)'
+	};
+	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
+	const TEXTURES: Partial<Record<StrandRole, string>> = { backing: '0.5 0.7', tippet: '2.4 1.2' };
+	/** Paper beside what passes over, mm; the outline, mm. */
+	const GAP = 0.42;
+	const OUTLINE = 0.22;
+</script>
+
+<svg
+	viewBox="{box.x} {box.y} {box.width} {box.height}"
+	class="block size-full"
+	role="img"
+	aria-label={label}
+	data-knot
+>
+	{#each drawing.pieces as { path, role, radius, over, margin, strand }, i (i)}
+		<g fill="none" data-strand={strand} data-over={over}>
+			{#if margin}<path d={margin} stroke="var(--paper)" stroke-width={2 * (radius + GAP)} />{/if}
+			<path d={path} stroke="var(--ink)" stroke-width={2 * radius} stroke-linejoin="round" data-outline />
+			<path d={path} stroke={COLOURS[role]} stroke-width={2 * (radius - OUTLINE)} stroke-linejoin="round" />
+			{#if TEXTURES[role]}
+				<path
+					d={path}
+					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 60%)"
+					stroke-width={0.9 * radius}
+					stroke-dasharray={TEXTURES[role]}
+				/>
+			{:else if role === 'line' || role === 'leader'}
+				<path
+					d={path}
+					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 45%)"
+					stroke-width={0.35 * radius}
+				/>
+			{/if}
+		</g>
+	{/each}
+	{#each drawing.ends as { x, y, kind, radius, toward }, i (i)}
+		<g transform="translate({x} {y}) rotate({toward})" data-end={kind}>
+			{#if kind === 'tag'}
+				<circle r={1.15 * radius} fill="var(--now)" stroke="var(--ink)" stroke-width={OUTLINE} />
+			{:else}
+				<path d="M0.7 0H4.2" stroke="var(--ink)" stroke-width="0.55" stroke-dasharray="0.8 0.7" />
+			{/if}
+		</g>
+	{/each}
+</svg>

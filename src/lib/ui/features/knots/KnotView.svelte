@@ -1,0 +1,149 @@
+<script lang="ts">
+	import { CAUTIONS, wrapsOf, type Knot } from '$lib/core';
+	import FlipHorizontal from '@lucide/svelte/icons/flip-horizontal-2';
+	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
+	import { download, pngBlob, svgText } from '../../charts/export';
+	import { isShortcut } from '../../state/shortcuts';
+
+	/** One knot: stage by stage, as many wraps as are wanted, mirrored for a left-hander, turned a little by hand. */
+	let { knot, wraps: first }: { knot: Knot; wraps: number | undefined } = $props();
+	let at = $state(0);
+	// The page is made anew for another knot.
+	// svelte-ignore state_referenced_locally
+	let asked = $state(first);
+	let mirrored = $state(false);
+	let turn = $state({ yaw: 0, pitch: 0 });
+	let drawing = $state<HTMLElement>();
+
+	const wraps = $derived(wrapsOf(knot, asked));
+	const stage = $derived(knot.stages[at]!);
+	const strands = $derived(stage.strands(wraps));
+	const count = $derived(knot.stages.length);
+	/** How far a view may be turned, radians: far enough to see depth, not so far that it is another picture. */
+	const MOST_TURN = 0.5;
+	const clamp = (angle: number): number => Math.min(Math.max(angle, -MOST_TURN), MOST_TURN);
+
+	function go(to: number): void {
+		at = Math.min(Math.max(to, 0), count - 1);
+	}
+	const KEYS: Record<string, () => void> = {
+		ArrowRight: () => go(at + 1),
+		ArrowLeft: () => go(at - 1),
+		Home: () => go(0),
+		End: () => go(count - 1),
+		x: () => (mirrored = !mirrored)
+	};
+	function onkeydown(event: KeyboardEvent): void {
+		const act = KEYS[event.key];
+		if (!act || !isShortcut(event) || (event.target as Element).matches('[type=range]')) return;
+		event.preventDefault();
+		act();
+	}
+	function drag(event: PointerEvent): void {
+		if (event.buttons !== 1) return;
+		turn = {
+			yaw: clamp(turn.yaw + event.movementX / 250),
+			pitch: clamp(turn.pitch + event.movementY / 250)
+		};
+	}
+	const svg = (): SVGSVGElement => drawing!.querySelector('svg')!;
+	const file = $derived(`${knot.slug}-${at + 1}`);
+</script>
+
+<svelte:window {onkeydown} />
+
+<div class="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_24rem]">
+	<div>
+		<!-- svelte-ignore a11y_no_static_element_interactions -->
+		<div
+			bind:this={drawing}
+			class="aspect-[16/10] w-full cursor-grab touch-none border-y-2 border-ink bg-paper p-3 active:cursor-grabbing"
+			onpointermove={drag}
+			ondblclick={() => (turn = { yaw: 0, pitch: 0 })}
+		>
+			<KnotDiagram
+				{strands}
+				view={{ ...turn, mirrored }}
+				label="{knot.name}, stage {at + 1} of {count}: {stage.title}. {stage.looks}"
+			/>
+		</div>
+		<div class="mt-3 flex flex-wrap items-center gap-3">
+			<button type="button" class="action-quiet min-h-11" disabled={at === 0} onclick={() => go(at - 1)}
+				>Back</button
+			>
+			<input
+				type="range"
+				min="1"
+				max={count}
+				value={at + 1}
+				aria-label="Stage"
+				aria-valuetext="{at + 1} of {count}: {stage.title}"
+				class="min-h-11 flex-1 accent-ink"
+				oninput={(event) => go(event.currentTarget.valueAsNumber - 1)}
+			/>
+			<button type="button" class="action min-h-11" disabled={at === count - 1} onclick={() => go(at + 1)}
+				>Next</button
+			>
+		</div>
+		<div class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2 text-[15px]">
+			{#if knot.wraps.most > knot.wraps.least}
+				<label class="figure flex items-center gap-2">
+					{knot.wraps.noun}
+					<input
+						type="number"
+						min={knot.wraps.least}
+						max={knot.wraps.most}
+						value={wraps}
+						class="w-16 border-b-[1.5px] border-ink bg-transparent py-1 text-[18px]"
+						onchange={(event) => (asked = event.currentTarget.valueAsNumber)}
+					/>
+				</label>
+			{/if}
+			<button
+				type="button"
+				class="action-quiet min-h-10 aria-pressed:bg-ink aria-pressed:text-paper"
+				aria-pressed={mirrored}
+				onclick={() => (mirrored = !mirrored)}><FlipHorizontal size={16} />For the left hand</button
+			>
+			<span class="ml-auto flex gap-2">
+				<button
+					type="button"
+					class="action-quiet"
+					onclick={() => download(`${file}.svg`, new Blob([svgText(svg())], { type: 'image/svg+xml' }))}
+					>SVG</button
+				>
+				<button
+					type="button"
+					class="action-quiet"
+					onclick={async () => download(`${file}.png`, await pngBlob(svg()))}>PNG</button
+				>
+				<a
+					class="action-quiet"
+					href="/api/knots/{knot.slug}?stage={at + 1}&wraps={wraps}"
+					download="{file}.json">Curves</a
+				>
+			</span>
+		</div>
+	</div>
+	<div aria-live="polite">
+		<p class="figure text-[15px] text-soft">{at + 1} of {count}</p>
+		<h2 class="text-[28px] leading-tight font-bold tracking-tight" data-stage-title>{stage.title}</h2>
+		<p class="mt-2 text-[21px] leading-snug">{stage.instruction}</p>
+		<dl class="mt-4 space-y-2 border-l-[3px] border-line pl-3 text-[17px]">
+			<div>
+				<dt class="figure inline font-semibold">Looks:</dt>
+				<dd class="inline">{stage.looks}</dd>
+			</div>
+			<div>
+				<dt class="figure inline font-semibold">Often wrong:</dt>
+				<dd class="inline">{stage.mistake}</dd>
+			</div>
+		</dl>
+		{#each stage.cautions as caution (caution)}
+			<p class="mt-3 flex gap-2 text-[16px]">
+				<TriangleAlert size={18} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[caution]}
+			</p>
+		{/each}
+	</div>
+</div>
