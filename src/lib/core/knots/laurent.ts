@@ -50,9 +50,10 @@ export type Row = Map<number, Laurent>;
 export function determinantUpToUnit(rows: readonly Row[]): Laurent {
 	let left = rows.map((row) => new Map(row));
 	for (;;) {
-		const pivot = left.find((row) => [...row.values()].some(isUnit));
-		if (!pivot) return expanded(left);
-		const [column, unit] = [...pivot].find(([, entry]) => isUnit(entry))!;
+		const found = cheapest(left);
+		if (!found) return expanded(left);
+		const { pivot, column } = found;
+		const unit = pivot.get(column)!;
 		left = left.filter((row) => row !== pivot);
 		for (const row of left) {
 			const entry = row.get(column);
@@ -65,6 +66,21 @@ export function determinantUpToUnit(rows: readonly Row[]): Laurent {
 			}
 		}
 	}
+}
+
+/** The unit whose row and column touch least of the rest: Markowitz, The elimination form of the inverse, 1957. */
+function cheapest(rows: readonly Row[]): { pivot: Row; column: number } | undefined {
+	const inColumn = new Map<number, number>();
+	for (const row of rows)
+		for (const column of row.keys()) inColumn.set(column, (inColumn.get(column) ?? 0) + 1);
+	let best: { pivot: Row; column: number; cost: number } | undefined;
+	for (const pivot of rows)
+		for (const [column, entry] of pivot) {
+			if (!isUnit(entry)) continue;
+			const cost = (pivot.size - 1) * (inColumn.get(column)! - 1);
+			if (!best || cost < best.cost) best = { pivot, column, cost };
+		}
+	return best;
 }
 
 function expanded(rows: readonly Row[]): Laurent {

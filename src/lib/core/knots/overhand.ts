@@ -51,7 +51,7 @@ export const STOPPER: Knot = {
 	name: 'Overhand, single and doubled',
 	joins: 'Backing to the arbor: one round the standing part, one as a stopper in the end.',
 	wraps: { noun: 'passes', least: 1, most: 3, usual: 1 },
-	stages: stopperStages((wraps) => wraps)
+	stages: /* @__PURE__ */ stopperStages((wraps) => wraps)
 };
 
 /** A path followed by two strands side by side, joined or not at its end. */
