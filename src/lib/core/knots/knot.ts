@@ -10,6 +10,8 @@ export interface KnotStage {
 	readonly cautions: readonly Caution[];
 	/** The strands as they lie then, for so many wraps. */
 	readonly strands: (wraps: number) => readonly Strand[];
+	/** How it lies when the usual mistake was made, to hold against it. */
+	readonly wrong?: { readonly strands: () => readonly Strand[]; readonly says: string };
 }
 
 /** A knot: what it is for, how many wraps it takes, and how it is tied. */

@@ -11,11 +11,18 @@ export interface Tying {
 	readonly then: Sentence;
 	readonly cautions: readonly Caution[];
 	readonly tools: readonly ToolKey[];
-	/** The knot that is drawn for it, and how many wraps of it; see `knots/catalogue`. */
-	readonly knot?: { readonly slug: string; readonly wraps: number };
+	/** The knots that are drawn for it, and how many wraps of each; see `knots/catalogue`. */
+	readonly knots: readonly Drawn[];
 	/** Assumption: someone who ties it a few times a year. */
 	readonly minutes: number;
 }
+
+/** A knot by its name in the catalogue, with so many wraps. */
+interface Drawn {
+	readonly slug: string;
+	readonly wraps: number;
+}
+const LOOPED: Drawn = { slug: 'loop-to-loop', wraps: 1 };
 
 /** More wraps where the water is salt or the line sinks. */
 export const nailWraps = (setup: JobSetup, part: JobPart): string =>
@@ -56,7 +63,7 @@ const SQUARE = {
 
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
 	loops: (_, __, under) => ({
-		knot: { slug: 'surgeons-loop', wraps: loopPasses(under) },
+		knots: [...(isUnder(under.role) ? [{ slug: 'surgeons-loop', wraps: loopPasses(under) }] : []), LOOPED],
 		instructions: [loopUnder(under), THROUGH],
 		...SQUARE,
 		cautions: ['blades'],
@@ -64,7 +71,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 6
 	}),
 	'own-loop': (_, __, under) => ({
-		knot: { slug: 'nail-knot', wraps: 6 },
+		knots: [{ slug: 'nail-knot', wraps: 6 }, LOOPED],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
@@ -79,7 +86,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 16
 	}),
 	nail: (setup, part) => ({
-		knot: { slug: 'nail-knot', wraps: nailWraps(setup, part) === '5–7' ? 6 : 8 },
+		knots: [{ slug: 'nail-knot', wraps: nailWraps(setup, part) === '5–7' ? 6 : 8 }],
 		instructions: [
 			...(isUnder(part.role)
 				? []
@@ -98,6 +105,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 8
 	}),
 	albright: (setup, part) => ({
+		knots: [],
 		instructions: [
 			[
 				'Fold a bight in the end of the thicker one. Lead the thinner through it and wrap back over all three strands.'
@@ -152,7 +160,7 @@ const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sen
 	]
 };
 
-const ARBOR_DRAWN: Record<Schools['arborKnot'], NonNullable<Tying['knot']>> = {
+const ARBOR_DRAWN: Record<Schools['arborKnot'], Drawn> = {
 	overhand: { slug: 'overhand-stopper', wraps: 1 },
 	doubled: { slug: 'overhand-stopper', wraps: 2 },
 	uni: { slug: 'uni-arbor', wraps: 4 },
@@ -172,7 +180,7 @@ export function arborTying(setup: JobSetup): Tying {
 				? [['This backing slips on a bare arbor: 5–8 ft of mono on first, and join to that.']]
 				: [['This backing slips on a bare arbor: take all three turns and pull hard before you go on.']];
 	return {
-		knot: ARBOR_DRAWN[arborKnot],
+		knots: [ARBOR_DRAWN[arborKnot]],
 		instructions: [
 			...under,
 			...ARBOR_TYINGS[arborKnot](setup.arborTurns),

@@ -31,8 +31,8 @@ export interface Step {
 	readonly cautions: readonly Caution[];
 	/** The number that matters while doing it. */
 	readonly figure?: { readonly label: string; readonly value: Phrase; readonly beside: Sentence };
-	/** The knot that is tied in it, where one is drawn. */
-	readonly knot?: { readonly slug: string; readonly wraps: number };
+	/** The knots that are tied in it, as far as they are drawn. */
+	readonly knots?: readonly { readonly slug: string; readonly wraps: number }[];
 	/** How long it takes someone who does it now and then, before anything is learnt. */
 	readonly seconds: number;
 }

@@ -89,21 +89,25 @@ describe('the order of work', () => {
 });
 
 describe('the knot drawn with a step', () => {
-	const drawn = (given: Given, id: string) => stepOf(given, id).knot;
+	const drawn = (given: Given, id: string) =>
+		(stepOf(given, id).knots ?? []).map(({ slug, wraps }) => [slug, wraps]);
 	it('is the one that is tied there, with its wraps', () => {
-		expect(drawn({ schools: { arborKnot: 'doubled' } }, 'arbor')).toEqual({
-			slug: 'overhand-stopper',
-			wraps: 2
-		});
-		expect(drawn({}, 'join:line')).toEqual({ slug: 'surgeons-loop', wraps: 3 });
-		expect(drawn({ stack: 'thin braid' }, 'join:line')).toEqual({ slug: 'surgeons-loop', wraps: 2 });
-		expect(drawn({ joint: 'nail', stack: 'sinking' }, 'join:line')).toEqual({ slug: 'nail-knot', wraps: 8 });
-		expect(drawn({ joint: 'albright' }, 'join:line')).toBeUndefined();
+		expect(drawn({ schools: { arborKnot: 'doubled' } }, 'arbor')).toEqual([['overhand-stopper', 2]]);
+		expect(drawn({}, 'join:line')).toEqual([
+			['surgeons-loop', 3],
+			['loop-to-loop', 1]
+		]);
+		expect(drawn({ stack: 'thin braid' }, 'join:line')[0]).toEqual(['surgeons-loop', 2]);
+		expect(drawn({ stack: 'spey' }, 'join:head')).toEqual([['loop-to-loop', 1]]);
+		expect(drawn({ joint: 'nail', stack: 'sinking' }, 'join:line')).toEqual([['nail-knot', 8]]);
+		expect(drawn({ joint: 'albright' }, 'join:line')).toEqual([]);
 	});
 	it('is there to be drawn, and takes so many', () => {
 		for (const stack of Object.keys(STACKS) as StackName[])
-			for (const { knot } of jobSteps(jobFor({ stack, joint: 'nail' })))
-				if (knot) expect(wrapsOf(findKnot(knot.slug)!, knot.wraps)).toBe(knot.wraps);
+			for (const { slug, wraps } of jobSteps(jobFor({ stack, joint: 'nail' })).flatMap(
+				({ knots = [] }) => knots
+			))
+				expect(wrapsOf(findKnot(slug)!, wraps)).toBe(wraps);
 	});
 });
 

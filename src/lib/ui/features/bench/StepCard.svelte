@@ -46,8 +46,12 @@
 		</div>
 	{/if}
 	{@render children?.()}
-	{#if step.knot}
-		{#await import('./StepKnot.svelte') then { default: StepKnot }}<StepKnot {...step.knot} />{/await}
+	{#if step.knots && step.knots.length > 0}
+		{#await import('./StepKnot.svelte') then { default: StepKnot }}
+			<div class="mt-4 flex flex-wrap gap-4">
+				{#each step.knots as knot (knot.slug)}<StepKnot {...knot} />{/each}
+			</div>
+		{/await}
 	{/if}
 	<div class="mt-5 max-w-[44ch] space-y-4 text-[28px] leading-[1.28]">
 		{#each step.instructions as instruction, i (i)}

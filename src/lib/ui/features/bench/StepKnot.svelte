@@ -11,7 +11,7 @@
 {#if knot}
 	<a
 		href="/knots/{slug}?wraps={wraps}"
-		class="group mt-4 block max-w-xl border-y border-hair bg-paper p-2"
+		class="group block max-w-lg min-w-64 flex-1 border-y border-hair bg-paper p-2"
 		data-step-knot={slug}
 	>
 		<span class="block h-44">

@@ -140,6 +140,21 @@
 				<dd class="inline">{stage.mistake}</dd>
 			</div>
 		</dl>
+		{#if stage.wrong}
+			<figure class="mt-5 border-t-2 border-warn pt-2" data-wrong>
+				<div class="h-36 bg-paper p-2">
+					<KnotDiagram
+						strands={stage.wrong.strands()}
+						view={{ ...turn, mirrored }}
+						label="Not like this. {stage.wrong.says}"
+					/>
+				</div>
+				<figcaption class="mt-1 text-[16px]">
+					<b class="figure text-warn">Not like this.</b>
+					{stage.wrong.says}
+				</figcaption>
+			</figure>
+		{/if}
 		{#each stage.cautions as caution (caution)}
 			<p class="mt-3 flex gap-2 text-[16px]">
 				<TriangleAlert size={18} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[caution]}
