@@ -112,6 +112,17 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 		const between = crossings.filter(({ over, under }) => over.curve !== under.curve);
 		expect([between.length, crossings.length - between.length]).toEqual([4, 2]);
 	});
+	it.each([1, 2])(
+		'an overhand of %i passes on the arbor: with nothing in its loop only the stopper is left',
+		(n) => {
+			const [, backing] = last('overhand-arbor', n) as [Strand, Strand];
+			expect(inFront(backing)).toBe(n + 1);
+			expect(closing(backing).alexander).toEqual(torus(2 * n + 1));
+			// Before the stopper, nothing is left at all.
+			const [, before] = findKnot('overhand-arbor')!.stages[1]!.strands(n) as [Strand, Strand];
+			expect(closing(before).alexander).toEqual([1]);
+		}
+	);
 	it('a mirror turns the sign of every crossing', () => {
 		for (const knot of KNOTS) {
 			const strands = knot.stages.at(-1)!.strands(knot.wraps.usual);

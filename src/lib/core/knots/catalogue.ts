@@ -1,12 +1,13 @@
-import { NAIL_KNOT, UNI_ARBOR } from './coils';
+import { NAIL_KNOT, OVERHAND_ARBOR, UNI_ARBOR } from './coils';
 import type { Knot } from './knot';
 import { LOOP_TO_LOOP } from './loops';
 import { STOPPER, SURGEONS_JOIN, SURGEONS_LOOP } from './overhand';
 
 /** The knots that are drawn, in the order they are met from the arbor outward. Content is common practice. */
 export const KNOTS: readonly Knot[] = [
-	STOPPER,
+	OVERHAND_ARBOR,
 	UNI_ARBOR,
+	STOPPER,
 	SURGEONS_LOOP,
 	LOOP_TO_LOOP,
 	NAIL_KNOT,

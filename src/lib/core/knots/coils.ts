@@ -1,6 +1,6 @@
 import type { Vec3 } from './curve';
 import type { Knot } from './knot';
-import { coilLength, coilPath, type Coil } from './shapes';
+import { coilLength, coilPath, overhandPath, type Coil } from './shapes';
 import { around, strand, type Strand, type StrandRole } from './strand';
 
 const LINE_MM = 1.7;
@@ -116,8 +116,29 @@ export const NAIL_KNOT: Knot = {
 };
 
 const ARBOR_MM = 11;
+/** An overhand in the end, hanging below the standing part: so many passes, drawn snug or not yet. */
+function stopper(from: Vec3, passes: number, loose: boolean): Vec3[] {
+	const size = loose
+		? { spread: 2.2, loop: 7, pitch: 4.6, lead: 5 }
+		: { spread: 1.8, loop: 3.8, pitch: 3.8, lead: 5 };
+	const path = overhandPath(passes, size);
+	const [x, y] = path[0]!;
+	// Turned half round, so that it runs to the left and its loop hangs down.
+	return path.map(([px, py, pz]) => [from[0] - 7 - (px - x), from[1] - 3.4 - (py - y), from[2] + pz]);
+}
+
+interface Round {
+	readonly turns: number;
+	readonly gap: number;
+	readonly tag: number;
+	/** The end is not through its turns yet. */
+	readonly open?: boolean;
+	/** A knot in the end, of so many passes. */
+	readonly stopped?: { readonly passes: number; readonly loose: boolean };
+}
+
 /** Backing that comes in along the axis, goes round the arbor, and comes back as the strand that is coiled. */
-function roundArbor(turns: number, gap: number, tag: number, open = false): Strand[] {
+function roundArbor({ turns, gap, tag, open = false, stopped }: Round): Strand[] {
 	const coil: Coil = { x: 0, core: 1, radius: 1, standing: 6, tag, turns, gap, open };
 	const right = coilLength(coil) + 6;
 	const centre = right + ARBOR_MM + 3;
@@ -127,24 +148,70 @@ function roundArbor(turns: number, gap: number, tag: number, open = false): Stra
 		return [centre + r * Math.cos(angle), r * Math.sin(angle), -0.4 + (0.8 * i) / 8];
 	});
 	const [back, ...wound] = coilPath(coil);
+	const end = stopped ? stopper(wound.at(-1)!, stopped.passes, stopped.loose) : [];
+	const left = Math.min(-REACH - 4, ...end.map(([x]) => x));
 	const arbor = Array.from({ length: 24 }, (_, i): Vec3 => [
 		centre + (ARBOR_MM - 1.4) * Math.cos((Math.PI * i) / 12),
 		(ARBOR_MM - 1.4) * Math.sin((Math.PI * i) / 12),
 		0
 	]);
+	const standing: Vec3[] = [
+		[left, 0, 0],
+		[-8, 0, 0],
+		[0.5 * right, 0, 0],
+		[right - 2, 0, 0]
+	];
 	return [
 		strand('arbor', 1, arbor, { start: 'object', end: 'object', closed: true }),
-		strand(
-			'backing',
-			1,
-			[[-REACH - 4, 0, 0], [-8, 0, 0], [0.5 * right, 0, 0], [right - 2, 0, 0], ...round, back!, ...wound],
-			{
-				start: 'standing',
-				end: 'tag'
-			}
-		)
+		strand('backing', 1, [...standing, ...round, back!, ...wound, ...end], { start: 'standing', end: 'tag' })
 	];
 }
+
+export const OVERHAND_ARBOR: Knot = {
+	slug: 'overhand-arbor',
+	name: 'Overhand and stopper on the arbor',
+	joins:
+		'Backing to the arbor: one overhand round the standing part, one in the end. Single, or both doubled.',
+	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
+	stages: [
+		{
+			title: 'Round the arbor',
+			instruction: 'Lead the end round the arbor and back, and over the standing part.',
+			mistake: 'In a closed cage: threading it after tying. Through the opening first.',
+			looks: 'The end lies across the standing part.',
+			cautions: [],
+			strands: () => roundArbor({ turns: 1, gap: 0.8, tag: 5, open: true })
+		},
+		{
+			title: 'An overhand round the standing part',
+			instruction:
+				'Wind the end twice round the standing part and its own strand, three times for the doubled one, and tuck it back under those turns.',
+			mistake: 'Round the end itself only: then nothing holds the standing part.',
+			looks: 'The standing part runs straight through the knot.',
+			cautions: [],
+			strands: (wraps) => roundArbor({ turns: wraps + 1, gap: 0.9, tag: 11 })
+		},
+		{
+			title: 'A stopper in the end',
+			instruction: 'An overhand in the end itself, close behind the first.',
+			mistake: 'Tied too far out: the first knot slips until it reaches it.',
+			looks: 'Two knots, the second in the end alone.',
+			cautions: [],
+			strands: (wraps) =>
+				roundArbor({ turns: wraps + 1, gap: 0.6, tag: 6, stopped: { passes: wraps, loose: true } })
+		},
+		{
+			title: 'Draw up and slide',
+			instruction:
+				'Moisten and seat both. Slide the first down to the arbor: the stopper follows until it meets it. Trim.',
+			mistake: 'Left dry it closes halfway and slips later.',
+			looks: 'Both knots together against the arbor; pulled hard, the spool turns.',
+			cautions: ['blades'],
+			strands: (wraps) =>
+				roundArbor({ turns: wraps + 1, gap: 0.45, tag: 4, stopped: { passes: wraps, loose: false } })
+		}
+	]
+};
 
 export const UNI_ARBOR: Knot = {
 	slug: 'uni-arbor',
@@ -158,7 +225,7 @@ export const UNI_ARBOR: Knot = {
 			mistake: 'In a closed cage: threading it after tying. Through the opening first.',
 			looks: 'The two strands lie side by side.',
 			cautions: [],
-			strands: () => roundArbor(1, 0.8, 5, true)
+			strands: () => roundArbor({ turns: 1, gap: 0.8, tag: 5, open: true })
 		},
 		{
 			title: 'Turns',
@@ -166,7 +233,7 @@ export const UNI_ARBOR: Knot = {
 			mistake: 'Wrapping round one strand only.',
 			looks: 'Turns side by side over both.',
 			cautions: [],
-			strands: (wraps) => roundArbor(wraps, 0.8, 5, true)
+			strands: (wraps) => roundArbor({ turns: wraps, gap: 0.8, tag: 5, open: true })
 		},
 		{
 			title: 'Through',
@@ -174,7 +241,7 @@ export const UNI_ARBOR: Knot = {
 			mistake: 'Through the last turn only.',
 			looks: 'The end comes out beside the standing part.',
 			cautions: [],
-			strands: (wraps) => roundArbor(wraps, 0.8, 9)
+			strands: (wraps) => roundArbor({ turns: wraps, gap: 0.8, tag: 9 })
 		},
 		{
 			title: 'Draw up and slide',
@@ -183,7 +250,7 @@ export const UNI_ARBOR: Knot = {
 			mistake: 'Sliding it before it is closed.',
 			looks: 'A tight barrel against the arbor.',
 			cautions: ['blades'],
-			strands: (wraps) => roundArbor(wraps, 0.45, 5)
+			strands: (wraps) => roundArbor({ turns: wraps, gap: 0.45, tag: 5 })
 		}
 	]
 };

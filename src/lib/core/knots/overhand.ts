@@ -49,7 +49,7 @@ const stopperStages = (turns: (wraps: number) => number): KnotStage[] => [
 export const STOPPER: Knot = {
 	slug: 'overhand-stopper',
 	name: 'Overhand, single and doubled',
-	joins: 'Backing to the arbor: one round the standing part, one as a stopper in the end.',
+	joins: 'A stopper in an end, so that it cannot slip through.',
 	wraps: { noun: 'passes', least: 1, most: 3, usual: 1 },
 	stages: /* @__PURE__ */ stopperStages((wraps) => wraps)
 };

@@ -161,8 +161,8 @@ const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sen
 };
 
 const ARBOR_DRAWN: Record<Schools['arborKnot'], Drawn> = {
-	overhand: { slug: 'overhand-stopper', wraps: 1 },
-	doubled: { slug: 'overhand-stopper', wraps: 2 },
+	overhand: { slug: 'overhand-arbor', wraps: 1 },
+	doubled: { slug: 'overhand-arbor', wraps: 2 },
 	uni: { slug: 'uni-arbor', wraps: 4 },
 	'spool-loop': { slug: 'surgeons-loop', wraps: 2 }
 };

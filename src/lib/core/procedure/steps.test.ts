@@ -92,7 +92,7 @@ describe('the knot drawn with a step', () => {
 	const drawn = (given: Given, id: string) =>
 		(stepOf(given, id).knots ?? []).map(({ slug, wraps }) => [slug, wraps]);
 	it('is the one that is tied there, with its wraps', () => {
-		expect(drawn({ schools: { arborKnot: 'doubled' } }, 'arbor')).toEqual([['overhand-stopper', 2]]);
+		expect(drawn({ schools: { arborKnot: 'doubled' } }, 'arbor')).toEqual([['overhand-arbor', 2]]);
 		expect(drawn({}, 'join:line')).toEqual([
 			['surgeons-loop', 3],
 			['loop-to-loop', 1]
