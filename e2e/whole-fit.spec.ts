@@ -92,8 +92,15 @@ test('the stack by mouse: preset, add, drag, remove', async ({ page }) => {
 	await page.mouse.down();
 	for (let i = 1; i <= 12; i++) {
 		await page.mouse.move(from.x + ((to.x - from.x) * i) / 12 + 8, from.y + 20);
-		await page.waitForTimeout(40);
+		await page.waitForTimeout(80);
 	}
+	// Where it is held is looked at a few times a second: it is let go only once its place has been made.
+	await expect
+		.poll(async () => {
+			await page.mouse.move(to.x + 8 + Math.random(), from.y + 20);
+			return (await stack(page)).indexOf('tip');
+		})
+		.toBeLessThan(3);
 	await page.mouse.up();
 	await expect.poll(async () => (await stack(page)).indexOf('tip')).toBeLessThan(3);
 
