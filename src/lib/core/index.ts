@@ -44,7 +44,14 @@ export type { Range } from './uncertainty/propagate';
 export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
 export { CAUTIONS, type Caution, type Phrase, type Sentence } from './procedure/phrase';
 export * from './procedure/schools';
-export { JOINTS, LEAST_BACKING_MM, type JobPart, type JobSetup, type Joint } from './procedure/job';
+export {
+	JOINT_BUYS,
+	JOINTS,
+	LEAST_BACKING_MM,
+	type JobPart,
+	type JobSetup,
+	type Joint
+} from './procedure/job';
 export { jobSteps } from './procedure/steps';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
 export {

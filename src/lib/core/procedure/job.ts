@@ -9,6 +9,14 @@ export const JOINTS = {
 } as const;
 export type Joint = keyof typeof JOINTS;
 
+/** What each joint buys. Common practice. */
+export const JOINT_BUYS: Record<Joint, string> = {
+	loops: 'Lines swap in minutes; a small lump in the guides.',
+	nail: 'Slim, and smooth through the guides; cut off to change the line.',
+	albright: 'Joins very different thicknesses without a tool; a little bulkier than a nail knot.',
+	'own-loop': "Loop to loop where the line's loop is missing or was cut; more to tie."
+};
+
 /** One component of the stack, as the job sees it. */
 export interface JobPart {
 	readonly id: string;

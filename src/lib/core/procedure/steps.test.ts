@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findKnot } from '../knots/catalogue';
 import { wrapsOf } from '../knots/knot';
+import { JOINT_BUYS, JOINTS, type Joint } from './job';
 import { toolsOf } from './laid-out';
 import { SCHOOL_KEYS, SCHOOLS, schoolsOf, gapOfSchool, USUAL_SCHOOLS } from './schools';
 import { kindOf, type Step } from './step';
@@ -150,6 +151,9 @@ describe('schools', () => {
 			expect(Object.keys(ways)).toContain(usual);
 			for (const { buys } of Object.values(ways)) expect(buys).toMatch(/\.$/);
 		}
+	});
+	it('joints say what they buy as well', () => {
+		for (const joint of Object.keys(JOINTS) as Joint[]) expect(JOINT_BUYS[joint]).toMatch(/\.$/);
 	});
 	it("are the set-up's own, else the person's, else the usual", () => {
 		const chosen = schoolsOf({ tag: 'leave' }, { tag: 'trim', mount: 'drill' });

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import {
 		gapOfSchool,
+		JOINT_BUYS,
 		JOINTS,
 		SCHOOL_KEYS,
 		SCHOOLS,
@@ -96,12 +97,25 @@
 		shown
 	/>
 	{#each job.parts.slice(1) as part, i (part.id)}
-		<Segmented
-			label="Joint of {ROLE_NAMES[job.parts[i]!.role]} and {ROLE_NAMES[part.role]}"
-			options={joints}
-			value={part.joint}
-			onchange={(joint) => void save({ joints: { [part.id]: joint } })}
-			shown
-		/>
+		<fieldset>
+			<legend class="figure text-[16px] font-semibold"
+				>Joint of {ROLE_NAMES[job.parts[i]!.role]} and {ROLE_NAMES[part.role]}</legend
+			>
+			{#each joints as { value, label } (value)}
+				<label class="flex cursor-pointer items-baseline gap-2.5 py-1.5">
+					<input
+						type="radio"
+						name="joint-{part.id}"
+						checked={part.joint === value}
+						class="translate-y-0.5 accent-current"
+						onchange={() => void save({ joints: { [part.id]: value } })}
+					/>
+					<span
+						><span class="font-semibold">{label[0]!.toUpperCase() + label.slice(1)}.</span>
+						<span class="text-soft">{JOINT_BUYS[value]}</span></span
+					>
+				</label>
+			{/each}
+		</fieldset>
 	{/each}
 </div>
