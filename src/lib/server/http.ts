@@ -24,12 +24,17 @@ process.once('SIGINT', () => streams.forEach((end) => end()));
 export function eventStream(open: (send: (id: number, data: unknown) => void) => () => void): Response {
 	const encoder = new TextEncoder();
 	let end = (): void => undefined;
+	let listening = true;
 	const body = new ReadableStream<Uint8Array>({
 		start(controller) {
-			const write = (text: string): void => controller.enqueue(encoder.encode(text));
+			// A reader may leave while something is being fetched for it: what comes then goes nowhere.
+			const write = (text: string): void => {
+				if (listening) controller.enqueue(encoder.encode(text));
+			};
 			const close = open((id, data) => write(`id: ${id}\ndata: ${JSON.stringify(data)}\n\n`));
 			const beat = setInterval(() => write(': still here\n\n'), HEARTBEAT_MS);
 			end = () => {
+				listening = false;
 				clearInterval(beat);
 				close();
 				if (streams.delete(end)) controller.close();

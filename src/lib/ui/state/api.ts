@@ -6,22 +6,26 @@ export type Reply<T> =
 	| { kind: 'refused'; status: number; issues: WordedIssue[]; body: unknown }
 	| { kind: 'unreachable' };
 
+/** Characters of a body that may go on after its page is gone. */
+const MOST_KEPT_ALIVE = 16_000;
+
 /** Sends JSON and reads the reply; never throws. */
 export async function send<T>(
 	method: 'GET' | 'POST' | 'PUT' | 'DELETE',
 	path: string,
 	body?: unknown
 ): Promise<Reply<T>> {
+	const text = body === undefined ? '' : JSON.stringify(body);
 	try {
 		const response = await fetch(path, {
 			method,
-			// Goes through although the page is left meanwhile.
-			keepalive: true,
+			// Goes through although the page is left meanwhile; a browser refuses that to more than 64 kB at a time.
+			keepalive: text.length < MOST_KEPT_ALIVE,
 			headers: { 'content-type': 'application/json' },
-			...(body !== undefined && { body: JSON.stringify(body) })
+			...(body !== undefined && { body: text })
 		});
-		const text = await response.text();
-		const read: unknown = text ? JSON.parse(text) : undefined;
+		const answer = await response.text();
+		const read: unknown = answer ? JSON.parse(answer) : undefined;
 		if (response.ok) return { kind: 'ok', value: read as T };
 		const issues = (read as { issues?: WordedIssue[] } | undefined)?.issues ?? [];
 		return { kind: 'refused', status: response.status, issues, body: read };

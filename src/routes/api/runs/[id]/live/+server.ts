@@ -16,6 +16,8 @@ export const GET: RequestHandler = async ({ params, request, url }) => {
 				sent = news.arrival;
 				send(news.arrival, news);
 			});
+			// One reader's trouble is not the server's end; the reader asks again from where it was.
+			sending = sending.catch((error: unknown) => console.error('following a run failed:', error));
 		};
 		const stop = followRun(id, pass);
 		pass();
