@@ -52,6 +52,7 @@ export {
 	type JobSetup,
 	type Joint
 } from './procedure/job';
+export { jointOf } from './procedure/joints';
 export { jobSteps } from './procedure/steps';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
 export {

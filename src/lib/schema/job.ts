@@ -1,6 +1,7 @@
 import {
 	JOINTS,
 	jobSteps,
+	jointOf,
 	LEAST_BACKING_MM,
 	SCHOOLS,
 	schoolsOf,
@@ -75,7 +76,8 @@ export function knotsOf(job: JobSetup): string[] {
 		...job.parts
 			.slice(1)
 			.map(
-				({ role, joint }, i) => `${ROLE_NAMES[job.parts[i]!.role]} to ${ROLE_NAMES[role]}: ${JOINTS[joint]}`
+				(part, i) =>
+					`${ROLE_NAMES[job.parts[i]!.role]} to ${ROLE_NAMES[part.role]}: ${JOINTS[jointOf(job, part)]}`
 			)
 	];
 }

@@ -6,6 +6,7 @@ import {
 	LINE_LAY_EFFICIENCY,
 	level,
 	ok,
+	ROLE_NAMES,
 	scaleToMass,
 	shortestLengthMm,
 	standardLengthMm,
@@ -48,15 +49,7 @@ export const lineLabel = (line: LineClass): string => {
 };
 export const lineCode = formatLineClass;
 
-export const ROLE_NAMES: Record<Role, string> = {
-	bed: 'bed',
-	backing: 'backing',
-	'running-line': 'running line',
-	line: 'line',
-	head: 'head',
-	tip: 'tip',
-	leader: 'leader'
-};
+export { ROLE_NAMES };
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 export const roleName = (role: Role): string => capital(ROLE_NAMES[role]);
 

@@ -5,6 +5,17 @@ import { packingFraction } from '../packing/packing';
 export const ROLES = ['bed', 'backing', 'running-line', 'line', 'head', 'tip', 'leader'] as const;
 export type Role = (typeof ROLES)[number];
 
+/** How a part is called in a sentence. */
+export const ROLE_NAMES: Record<Role, string> = {
+	bed: 'bed',
+	backing: 'backing',
+	'running-line': 'running line',
+	line: 'line',
+	head: 'head',
+	tip: 'tip',
+	leader: 'leader'
+};
+
 interface Wound {
 	readonly role: Role;
 	/** η: how densely it lies, against perfect square lay. */

@@ -1,23 +1,14 @@
+import { ROLE_NAMES } from '../fit/stack';
 import { arborTying, jointOf, tyingOf } from './joints';
 import { HAS_ENDS, JOINTS, type JobPart, type JobSetup } from './job';
 import type { Caution } from './phrase';
 import { step, type Step } from './step';
 import { PREPARING_SECONDS, windingSeconds } from './times';
 
-const NOUN: Record<JobPart['role'], string> = {
-	bed: 'bed',
-	backing: 'backing',
-	'running-line': 'running line',
-	line: 'line',
-	head: 'head',
-	tip: 'tip',
-	leader: 'leader'
-};
-
 function arborStep(setup: JobSetup): Step {
 	const { tools: _tools, minutes, ...tying } = arborTying(setup);
 	return step('arbor', {
-		title: `Tie the ${NOUN[setup.parts[0]!.role]} to the arbor`,
+		title: `Tie the ${ROLE_NAMES[setup.parts[0]!.role]} to the arbor`,
 		...tying,
 		seconds: 60 * minutes
 	});
@@ -28,7 +19,7 @@ function endStep(part: JobPart): Step {
 	return step(
 		'end',
 		{
-			title: `Find the ${NOUN[part.role]}'s rear end`,
+			title: `Find the ${ROLE_NAMES[part.role]}'s rear end`,
 			instructions: [
 				[`${part.label}.`],
 				[
@@ -55,7 +46,7 @@ function joinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
 	return step(
 		'join',
 		{
-			title: `Join ${NOUN[under.role]} and ${NOUN[part.role]}: ${JOINTS[jointOf(setup, part)]}`,
+			title: `Join ${ROLE_NAMES[under.role]} and ${ROLE_NAMES[part.role]}: ${JOINTS[jointOf(setup, part)]}`,
 			...tying,
 			seconds: 60 * minutes
 		},
@@ -84,7 +75,7 @@ function windToStop(setup: JobSetup, part: JobPart): Step {
 	return step(
 		'wind',
 		{
-			title: `Wind the ${NOUN[part.role]}`,
+			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
 				[
 					`${FEEL[setup.schools.tension]}, level from flange to flange. Loose or heaped turns let later ones bite in and jam.`
@@ -116,7 +107,7 @@ function windWhole(setup: JobSetup, part: JobPart): Step {
 	return step(
 		'wind',
 		{
-			title: `Wind the ${NOUN[part.role]}`,
+			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
 				bed
 					? ['All of it, level from flange to flange: what lies over it can be no more even than this.']
