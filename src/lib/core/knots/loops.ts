@@ -1,32 +1,33 @@
 import type { Vec3 } from './curve';
-import type { Knot } from './knot';
+import { staged, type Knot, type Pose } from './knot';
 import { strand, type Strand, type StrandRole } from './strand';
 
-/** How a bight lies at the crossings it meets on its way: +1 above, −1 below the other. */
-interface Lie {
-	/** Its legs at the other's bight; its sides where both widen; the other's legs at its own bight. */
-	readonly legs: 1 | -1;
-	readonly sides: 1 | -1;
-	readonly bight: 1 | -1;
-}
+/**
+ * Two loops on their way into each other. The reel's loop: where it is (`at`), how far it reaches and how wide it is,
+ * its legs' distance, and how it lies, +1 above and −1 below the line's, at its legs, its sides and its tip. The line's
+ * loop: where it is, how wide, and how far its two strands are seen (`coil`), while the coil they end in goes through.
+ */
+type TwoLoops = Pose<
+	'at' | 'reach' | 'wide' | 'leg' | 'legs' | 'sides' | 'tip' | 'lineAt' | 'lineWide' | 'coil'
+>;
 
-/** Half widths and reaches, mm: the legs, the bight, how far it reaches past the middle. */
-interface Size {
-	readonly leg: number;
-	readonly wide: number;
-	readonly reach: number;
-	readonly lift: number;
-}
 const LEAD = 18;
+const REACH = 7.4;
+/** Of the line's loop; the reel's is a little narrower, since two curves must not meet in a corner of both. */
+const LEG = 1.9;
+const LIFT = 3;
 
 /** A bight that comes from the left, its two legs together, opens, and turns round on the right. */
-function bight({ leg, wide, reach, lift }: Size, { legs, sides, bight: tip }: Lie): Vec3[] {
+function bight(
+	{ reach, wide, leg, legs, sides, tip }: Omit<TwoLoops, 'at' | 'lineAt' | 'lineWide' | 'coil'>,
+	lift: number,
+	lead: number
+): Vec3[] {
 	const upper: Vec3[] = [
-		[-LEAD, leg, 0],
+		[-lead, leg, 0],
 		[-reach - 3.5, leg, 0],
 		[-reach, leg, lift * legs],
 		[-0.5 * reach, leg + 0.1 * (wide - leg), 0.5 * lift * (legs + sides)],
-		// A little past the middle: two curves that are each other turned round must not meet in a point of both.
 		[0.05 * reach, 0.5 * wide + 0.5 * leg, lift * sides],
 		[0.5 * reach, wide, 0.5 * lift * (sides + tip)],
 		[0.82 * reach, 0.86 * wide, 0.5 * lift * tip],
@@ -36,21 +37,34 @@ function bight({ leg, wide, reach, lift }: Size, { legs, sides, bight: tip }: Li
 	const lower = upper.slice(0, -1).reverse();
 	return [...upper, ...lower.map(([x, y, z]): Vec3 => [x, -y, z])];
 }
-const turnedRound = (points: readonly Vec3[]): Vec3[] => points.map(([x, y, z]) => [-x, y, z]);
 
 const one = (role: StrandRole, points: readonly Vec3[]): Strand =>
 	strand(role, 1, points, { start: 'standing', end: 'standing' });
-const FLAT: Lie = { legs: 1, sides: 1, bight: 1 };
 
-/** Two bights as a reef knot has them: at every crossing of one the other has gone on the other side before. */
-const square = (size: Size): Strand[] => [
-	one('backing', bight(size, { legs: 1, sides: -1, bight: 1 })),
-	one('line', turnedRound(bight({ ...size, lift: 0 }, FLAT)))
-];
+/** A curve without what lies beyond `x`, at both its ends. */
+function upToX(points: readonly Vec3[], x: number): Vec3[] {
+	const first = points.findIndex((point) => point[0] <= x);
+	const last = points.findLastIndex((point) => point[0] <= x);
+	return points.slice(first, last + 1);
+}
 
-const OPEN: Size = { leg: 1.9, wide: 4.9, reach: 7.4, lift: 2.8 };
+function twoLoops(pose: TwoLoops): Strand[] {
+	const { at, lineAt, lineWide, coil } = pose;
+	// The far ends stay where they are, so that a loop that moves is led, not pushed.
+	const reel = bight(pose, LIFT, LEAD + 4 + at).map(([x, y, z]): Vec3 => [x + at, y, z]);
+	const flat = { reach: REACH, wide: lineWide, leg: LEG, legs: 0, sides: 0, tip: 0 };
+	const line = bight(flat, 0, LEAD + 4 - lineAt).map(([x, y, z]): Vec3 => [lineAt - x, y, z]);
+	const smoothed = one('line', line);
+	return [one('backing', reel), { ...smoothed, points: upToX(smoothed.points, coil) }];
+}
 
-const shifted = (points: readonly Vec3[], byX: number): Vec3[] => points.map(([x, y, z]) => [x + byX, y, z]);
+const APART: TwoLoops = { at: -9.5, reach: REACH, wide: 4.9, leg: LEG - 0.1, legs: 1, sides: 1, tip: 1, lineAt: 9.5, lineWide: 4.9, coil: 30 }; // prettier-ignore
+const ABOVE: TwoLoops = { ...APART, at: -3.9, reach: 4, wide: 1.7, leg: 1.4, lineAt: 0, lineWide: 6.4 };
+const DIPPED: TwoLoops = { ...ABOVE, sides: 0, tip: -1 };
+const THROUGH: TwoLoops = { ...APART, at: 0, lineAt: 0, sides: -1, tip: -1 };
+const COIL_TO_GO: TwoLoops = { ...THROUGH, coil: 5 };
+const COIL_THROUGH: TwoLoops = { ...COIL_TO_GO, tip: 1 };
+const SQUARE: TwoLoops = { ...THROUGH, tip: 1 };
 
 /** One loop hitched round the end of the other: the other stays straight, this one crosses itself. */
 function hitched(): Strand[] {
@@ -95,51 +109,40 @@ export const LOOP_TO_LOOP: Knot = {
 	name: 'Loop to loop',
 	joins: 'Backing to line, line to leader: lines swap in minutes.',
 	wraps: { noun: 'loops', least: 1, most: 1, usual: 1 },
-	stages: [
+	stages: /* @__PURE__ */ staged(twoLoops, [
 		{
 			title: 'Two loops',
 			instruction: "Take the loop of what is on the reel, and the line's own loop.",
 			mistake: 'A loop too small: the whole coil of line has to pass through the one on the reel.',
 			looks: 'Two loops, each open, pointing at each other.',
-			cautions: [],
-			strands: () => [
-				one('backing', shifted(bight(OPEN, FLAT), -9.5)),
-				one('line', shifted(turnedRound(bight(OPEN, FLAT)), 9.5))
-			]
+			pose: APART
 		},
 		{
 			title: 'One through the other',
-			instruction: "Pass the reel's loop through the line's loop.",
+			instruction: "Pass the reel's loop down through the line's loop, and open it below.",
 			mistake: 'Through it twice.',
-			looks: "The reel's loop comes up through the line's.",
-			cautions: [],
-			strands: () => [
-				one(
-					'backing',
-					shifted(bight({ ...OPEN, wide: 2.4, lift: 3.2 }, { legs: 1, sides: 1, bight: 1 }), -3.4)
-				),
-				one('line', shifted(turnedRound(bight({ ...OPEN, wide: 6.4, lift: 0 }, FLAT)), 2))
-			]
+			looks: "The reel's loop goes over the end of the line's loop, then under both its sides.",
+			pose: THROUGH,
+			via: [ABOVE, DIPPED]
 		},
 		{
 			title: 'The coil through that',
-			instruction: "Pass the whole coil of line through the reel's loop.",
+			instruction: "Pass the whole coil of line up through the reel's loop.",
 			mistake: 'Passing it through its own loop instead.',
-			looks: 'Each loop goes round both legs of the other.',
-			cautions: [],
-			strands: () => square({ ...OPEN, reach: 8.4, wide: 5.6 })
+			looks: 'Each loop goes round both strands of the other.',
+			pose: { ...SQUARE, reach: 8.4, wide: 5.6, lineWide: 5.6 },
+			via: [COIL_TO_GO, COIL_THROUGH, SQUARE]
 		},
 		{
 			title: 'Draw up square',
 			instruction: 'Pull both sides at once, and help the loops over each other with a thumbnail.',
 			mistake: 'Pulling on one side only: its loop flips over and hitches round the other.',
 			looks: 'A square, like a reef knot: the same from both sides, no lump.',
-			cautions: [],
-			strands: () => square(OPEN),
+			pose: SQUARE,
 			wrong: {
 				strands: hitched,
 				says: 'Hitched: one loop has flipped and sits round the other as a lump. It cuts under load.'
 			}
 		}
-	]
+	])
 };

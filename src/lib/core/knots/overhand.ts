@@ -1,48 +1,30 @@
-import { smooth, type Vec3 } from './curve';
-import type { Knot, KnotStage } from './knot';
-import { beside, overhandPath } from './shapes';
-import { strand, type EndKind, type Strand, type StrandRole } from './strand';
+import { add, norm, scale, smooth, sub, type Vec3 } from './curve';
+import { staged, type Knot, type Pose } from './knot';
+import { beside, overhandWay, type OverhandSize } from './shapes';
+import type { EndKind, Strand, StrandRole } from './strand';
+import { drawnTo, type Way } from './way';
 
-/** Drawn loose, half drawn up, and snug. */
-const LOOSE = { spread: 2.6, loop: 12, pitch: 5.6, lead: 10 };
-const SNUG = { spread: 1.8, loop: 3.8, pitch: 3.8, lead: 11 };
+/** `end`: a loop 0, once through 1, out 2. `snug`: from loose 0 to drawn up 1. */
+type Overhand = Pose<'end' | 'snug'>;
 
-const single = (passes: number, size: Parameters<typeof overhandPath>[1]): Strand[] => [
-	strand('backing', 1, overhandPath(passes, size), { start: 'standing', end: 'tag' })
-];
+const mixed = (loose: OverhandSize, snug: OverhandSize, share: number): OverhandSize => ({
+	spread: loose.spread + share * (snug.spread - loose.spread),
+	loop: loose.loop + share * (snug.loop - loose.loop),
+	pitch: loose.pitch + share * (snug.pitch - loose.pitch),
+	lead: loose.lead + share * (snug.lead - loose.lead)
+});
 
-const stopperStages = (turns: (wraps: number) => number): KnotStage[] => [
+const LOOSE: OverhandSize = { spread: 2.6, loop: 12, pitch: 5.6, lead: 10 };
+const SNUG: OverhandSize = { spread: 1.8, loop: 3.8, pitch: 3.8, lead: 11 };
+
+const single = ({ end, snug }: Overhand, passes: number): Strand[] => [
 	{
-		title: 'A loop',
-		instruction: 'Lay the end back over the standing part, so that it makes a loop.',
-		mistake: 'The end goes behind instead of over: then the next pass takes it out again.',
-		looks: 'One crossing, the end on its own side of the loop.',
-		cautions: [],
-		strands: () => single(0, LOOSE)
-	},
-	{
-		title: 'Through',
-		instruction: 'Pass the end through the loop from behind; once more for the doubled one.',
-		mistake: 'Twisting the loop instead of passing the end through it.',
-		looks: 'The end comes out on the far side of where it went in.',
-		cautions: [],
-		strands: (wraps) => single(turns(wraps), LOOSE)
-	},
-	{
-		title: 'Down to where it stops',
-		instruction: 'Slide it close, moisten, and pull end and standing part apart.',
-		mistake: 'Pulled dry it bites before it has closed.',
-		looks: 'The turns lie beside each other without a gap.',
-		cautions: [],
-		strands: (wraps) => single(turns(wraps), { ...LOOSE, spread: 2, loop: 6.5, pitch: 4.4 })
-	},
-	{
-		title: 'Snug',
-		instruction: 'Pull hard, then trim to a millimetre or two.',
-		mistake: 'Trimmed flush, it creeps back through itself.',
-		looks: 'A small bead that a fingernail does not open.',
-		cautions: ['blades'],
-		strands: (wraps) => single(turns(wraps), SNUG)
+		role: 'backing',
+		radiusMm: 1,
+		closed: false,
+		start: 'standing',
+		end: 'tag',
+		points: drawnTo(overhandWay(passes, mixed(LOOSE, SNUG, snug)), end)
 	}
 ];
 
@@ -51,77 +33,129 @@ export const STOPPER: Knot = {
 	name: 'Overhand, single and doubled',
 	joins: 'A stopper in an end, so that it cannot slip through.',
 	wraps: { noun: 'passes', least: 1, most: 3, usual: 1 },
-	stages: /* @__PURE__ */ stopperStages((wraps) => wraps)
+	stages: /* @__PURE__ */ staged(single, [
+		{
+			title: 'A loop',
+			instruction: 'Lay the end back over the standing part, so that it makes a loop.',
+			mistake: 'The end goes behind instead of over: then the next pass takes it out again.',
+			looks: 'One crossing, the end on its own side of the loop.',
+			pose: { end: 0, snug: 0 }
+		},
+		{
+			title: 'Through',
+			instruction: 'Pass the end through the loop from behind; once more for the doubled one.',
+			mistake: 'Twisting the loop instead of passing the end through it.',
+			looks: 'The end comes out on the far side of where it went in.',
+			pose: { end: 2, snug: 0 }
+		},
+		{
+			title: 'Down to where it stops',
+			instruction: 'Slide it close, moisten, and pull end and standing part apart.',
+			mistake: 'Pulled dry it bites before it has closed.',
+			looks: 'The turns lie beside each other without a gap.',
+			pose: { end: 2, snug: 0.67 }
+		},
+		{
+			title: 'Snug',
+			instruction: 'Pull hard, then trim to a millimetre or two.',
+			mistake: 'Trimmed flush, it creeps back through itself.',
+			looks: 'A small bead that a fingernail does not open.',
+			cautions: ['blades'],
+			pose: { end: 2, snug: 1 }
+		}
+	])
 };
 
-/** A path followed by two strands side by side, joined or not at its end. */
+/** Half of what two strands lie apart that run a way together. */
 const PAIR_MM = 1.15;
-const DOUBLED = { spread: 4.6, pitch: 8, loop: 15, lead: 12 };
-const DOUBLED_SNUG = { spread: 3.4, pitch: 6.2, loop: 8, lead: 13 };
+const DOUBLED: OverhandSize = { spread: 4.6, pitch: 8, loop: 15, lead: 12 };
+const DOUBLED_SNUG: OverhandSize = { spread: 3.4, pitch: 6.2, loop: 8, lead: 13 };
 
-/** The end of the path, where both strands turn into one another: a loop of so much. */
-function looped(path: readonly Vec3[], reach: number): Vec3[] {
+/**
+ * Both strands along a path, turned into one another at its end: the fold, drawn as a loop that reaches so far ahead
+ * once it is out of the knot.
+ */
+function folded(path: readonly Vec3[], reach: number): Vec3[] {
 	const [near, far] = [beside(path, PAIR_MM), beside(path, -PAIR_MM)];
-	const [x, y] = path.at(-1)!;
-	const bight: Vec3[] = [
-		[x + 0.45 * reach, y + 2.6, 0],
-		[x + 0.9 * reach, y + 2.2, 0],
-		[x + reach, y, 0],
-		[x + 0.9 * reach, y - 2.2, 0],
-		[x + 0.45 * reach, y - 2.6, 0]
-	];
-	return [...near, ...smooth([near.at(-1)!, ...bight, far.at(-1)!], {}).slice(1, -1), ...far.reverse()];
+	const [last, before] = [path.at(-1)!, path.at(-2)!];
+	const ahead = scale(sub(last, before), 1 / norm(sub(last, before)));
+	const left: Vec3 = [-ahead[1], ahead[0], 0];
+	const at = (along: number, aside: number): Vec3 =>
+		add(last, add(scale(ahead, along * reach), scale(left, aside)));
+	const wide = PAIR_MM + 1.45 * Math.min(1, reach / 14);
+	const bight =
+		reach > 4
+			? [at(0.45, wide), at(0.9, 0.85 * wide), at(1, 0), at(0.9, -0.85 * wide), at(0.45, -wide)]
+			: [at(0.7, 0.8 * PAIR_MM), at(1, 0), at(0.7, -0.8 * PAIR_MM)];
+	return [...near, ...smooth([near.at(-1)!, ...bight, far.at(-1)!]).slice(1, -1), ...far.reverse()];
 }
+const SHORT_MM = 1.3;
 
-const loopStrand = (passes: number, size: typeof DOUBLED, reach: number): Strand[] => [
-	{
-		role: 'backing',
-		radiusMm: 1,
-		closed: false,
-		start: 'standing',
-		end: 'tag',
-		points: looped(smooth(overhandPath(passes, size)), reach)
-	}
+/** `reach`: how far the loop reaches when it is out. */
+type Looped = Pose<'end' | 'snug' | 'reach'>;
+
+const doubled = (points: readonly Vec3[]): Strand[] => [
+	{ role: 'backing', radiusMm: 1, closed: false, start: 'standing', end: 'tag', points }
 ];
+
+/** The fold travels short and opens only on the last stretch, when it is through everything. */
+const opened = (end: number, last: number, reach: number): number =>
+	SHORT_MM + (reach - SHORT_MM) * Math.min(Math.max((end - last + 0.25) / 0.25, 0), 1);
+
+const surgeons = ({ end, snug, reach }: Looped, passes: number): Strand[] =>
+	doubled(
+		folded(drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug)), end), opened(end, 2, reach))
+	);
+
+/** One overhand after another on the same two strands. `end`: 2 is out of the first, 5 out of the second. */
+const twoInARow = ({ end, snug, reach }: Looped, passes: number): Strand[] => {
+	const size = mixed(DOUBLED, DOUBLED_SNUG, snug);
+	const first = overhandWay(passes, size);
+	const [from, to] = [first.control.at(-1)!, first.control[0]!];
+	const offset = sub(from, to);
+	const again = first.control.slice(1).map((point) => add(point, offset));
+	const both: Way = {
+		control: [...first.control, ...again],
+		marks: [...first.marks, ...first.marks.map((mark) => first.control.length - 1 + mark)]
+	};
+	return doubled(folded(drawnTo(both, end), opened(end, 5, reach)));
+};
+
+const FOLD = {
+	title: 'Fold it, and make a loop',
+	instruction:
+		'Fold 18–24 in of the end back on itself. From here on the two strands are one: lay them over themselves in a loop.',
+	mistake: 'Too short a fold: the line spool does not pass through the loop later.',
+	looks: 'Two strands side by side all the way round, the fold at the far end.'
+};
 
 export const SURGEONS_LOOP: Knot = {
 	slug: 'surgeons-loop',
 	name: "Surgeon's loop, double and triple",
 	joins: 'A loop in backing or leader: double in 30 lb, triple in 20 lb.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: [
-		{
-			title: 'Fold it, and make a loop',
-			instruction:
-				'Fold 18–24 in of the end back on itself. From here on the two strands are one: lay them over themselves in a loop.',
-			mistake: 'Too short a fold: the line spool does not pass through the loop later.',
-			looks: 'Two strands side by side all the way round, the fold at the far end.',
-			cautions: [],
-			strands: () => loopStrand(0, DOUBLED, 16)
-		},
+	stages: /* @__PURE__ */ staged(surgeons, [
+		{ ...FOLD, pose: { end: 0, snug: 0, reach: 16 } },
 		{
 			title: 'Through once',
 			instruction: 'Pass the fold through the loop.',
 			mistake: 'The two strands cross each other on the way: keep them side by side.',
 			looks: 'An overhand knot, tied with both strands at once.',
-			cautions: [],
-			strands: () => loopStrand(1, DOUBLED, 16)
+			pose: { end: 1, snug: 0, reach: 16 }
 		},
 		{
 			title: 'Again',
 			instruction: 'Pass the fold through the same loop again: twice in all, three times in thin backing.',
 			mistake: 'Through once only: that is a plain overhand loop, and it slips.',
 			looks: 'Two turns round the loop, or three, side by side.',
-			cautions: [],
-			strands: (wraps) => loopStrand(wraps, DOUBLED, 16)
+			pose: { end: 2, snug: 0, reach: 16 }
 		},
 		{
 			title: 'Draw it up',
 			instruction: 'Moisten. Pull the loop against both other ends together, a little at a time.',
 			mistake: 'Pulling on one strand only: the knot rolls and one strand cuts the other.',
 			looks: 'All strands tighten together and lie flat.',
-			cautions: [],
-			strands: (wraps) => loopStrand(wraps, { ...DOUBLED, loop: 11, pitch: 7 }, 18)
+			pose: { end: 2, snug: 0.55, reach: 18 }
 		},
 		{
 			title: 'Snug and trimmed',
@@ -129,20 +163,64 @@ export const SURGEONS_LOOP: Knot = {
 			mistake: 'A strand left slack inside takes no load.',
 			looks: 'A compact knot; a loop of 8–10 in that stays open.',
 			cautions: ['blades'],
-			strands: (wraps) => loopStrand(wraps, DOUBLED_SNUG, 20)
+			pose: { end: 2, snug: 1, reach: 20 }
 		}
-	]
+	])
+};
+
+export const TWO_SURGEONS_LOOPS: Knot = {
+	slug: 'surgeons-loop-two',
+	name: "Two surgeon's knots in a row",
+	joins: 'A loop in backing that handles straight: a second knot a few inches behind the first.',
+	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
+	stages: /* @__PURE__ */ staged(twoInARow, [
+		{
+			...FOLD,
+			instruction:
+				'Fold 30 in of the end back on itself, and lay both strands over themselves in a loop, far back in the fold.',
+			pose: { end: 0, snug: 0, reach: 16 }
+		},
+		{
+			title: 'The first knot',
+			instruction: 'Pass the fold through the loop twice, three times in thin backing.',
+			mistake: 'Tied near the fold: then there is no room for the second.',
+			looks: "A surgeon's knot, the fold still long.",
+			pose: { end: 2, snug: 0, reach: 16 }
+		},
+		{
+			title: 'A loop again',
+			instruction: 'Three or four inches nearer the fold, lay both strands over themselves once more.',
+			mistake: 'The two strands twisted between the knots: they then pull unevenly.',
+			looks: 'Both strands run side by side from the first knot to the second.',
+			pose: { end: 3, snug: 0, reach: 16 }
+		},
+		{
+			title: 'The second knot',
+			instruction: 'Pass the fold through as often as before.',
+			mistake: 'Fewer passes than in the first: the weaker one slips.',
+			looks: 'Two knots alike.',
+			pose: { end: 5, snug: 0, reach: 16 }
+		},
+		{
+			title: 'Draw both up and trim',
+			instruction: 'Moisten and pull the second snug, then the first, all four strands each. Trim.',
+			mistake: 'The strand between them left slack: one strand then carries all.',
+			looks: 'Two small knots, the loop standing straight beyond them.',
+			cautions: ['blades'],
+			pose: { end: 5, snug: 1, reach: 20 }
+		}
+	])
 };
 
 /** Two strands that run along one path, each standing at its own side. */
-function joined(passes: number, size: typeof DOUBLED): Strand[] {
-	const path = smooth(overhandPath(passes, size));
-	const one = (role: StrandRole, by: number, start: EndKind, end: EndKind): Strand => ({
+function joined({ end, snug }: Overhand, passes: number): Strand[] {
+	const path = drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug)), end);
+	const one = (role: StrandRole, by: number, from: EndKind, to: EndKind): Strand => ({
 		role,
 		radiusMm: 1,
 		closed: false,
-		start,
-		end,
+		start: from,
+		end: to,
 		points: beside(path, by)
 	});
 	return [one('leader', PAIR_MM, 'standing', 'tag'), one('tippet', -PAIR_MM, 'tag', 'standing')];
@@ -153,31 +231,28 @@ export const SURGEONS_JOIN: Knot = {
 	name: "Surgeon's join",
 	joins: 'Leader to tippet, of rather different thickness.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: [
+	stages: /* @__PURE__ */ staged(joined, [
 		{
 			title: 'Side by side, and a loop',
 			instruction:
 				'Lay the two ends side by side, pointing opposite ways, 6 in of overlap, and make a loop of both together.',
 			mistake: 'Both pointing the same way: then nothing is joined.',
 			looks: 'Two strands parallel, an end at either side.',
-			cautions: [],
-			strands: () => joined(0, DOUBLED)
+			pose: { end: 0, snug: 0 }
 		},
 		{
 			title: 'Through once',
 			instruction: 'Pass the leader end and the whole tippet through the loop.',
 			mistake: 'Passing one of the two only.',
 			looks: 'An overhand knot, tied with both at once.',
-			cautions: [],
-			strands: () => joined(1, DOUBLED)
+			pose: { end: 1, snug: 0 }
 		},
 		{
 			title: 'Again',
 			instruction: 'Pass both through the same loop again; a third time in slick or thin material.',
 			mistake: 'The strands cross: keep them side by side.',
 			looks: 'Two turns, or three, beside each other.',
-			cautions: [],
-			strands: (wraps) => joined(wraps, DOUBLED)
+			pose: { end: 2, snug: 0 }
 		},
 		{
 			title: 'Drawn up',
@@ -185,7 +260,7 @@ export const SURGEONS_JOIN: Knot = {
 			mistake: 'Pulling only the long ones: the short ones slip in.',
 			looks: 'A small figure of eight; both strands bend the same way.',
 			cautions: ['blades'],
-			strands: (wraps) => joined(wraps, DOUBLED_SNUG)
+			pose: { end: 2, snug: 1 }
 		}
-	]
+	])
 };

@@ -1,24 +1,31 @@
 import { add, cross, norm, scale, sub, type Vec3 } from './curve';
 import { around, helix } from './strand';
+import { wayOf, type Way } from './way';
+
+/** How an overhand lies, mm: half the height of its braid, the loop over it, a half turn, the ends. */
+export interface OverhandSize {
+	readonly spread: number;
+	readonly loop: number;
+	readonly pitch: number;
+	readonly lead: number;
+}
 
 /**
  * An overhand with its end passed `passes` times through the loop, as a two-strand braid closed over the top: the
- * standing part comes from the left, below; the end leaves to the right, below. `passes` 0 is a loop that only crosses
- * itself. Closing the ends gives the torus knot T(2, 2·passes + 1).
- *
- * @param spread half the height of the braid, mm; a tightened knot has less of it and a smaller loop
+ * standing part comes from the left, below; the end leaves to the right, below. Closing the ends gives the torus knot
+ * T(2, 2·passes + 1). A tightened knot has less spread and a smaller loop. Rests: a loop, once through, out.
  */
-export function overhandPath(passes: number, { spread = 2.2, loop = 9, pitch = 4.4, lead = 9 } = {}): Vec3[] {
+export function overhandWay(passes: number, { spread, loop, pitch, lead }: OverhandSize): Way {
 	const halfTurns = 2 * passes + 1;
 	const half = (halfTurns * pitch) / 2;
-	const braid = (phase: number): Vec3[] => {
-		const count = 5 * halfTurns;
-		return Array.from({ length: count + 1 }, (_, i): Vec3 => {
+	const perHalfTurn = 5;
+	const count = perHalfTurn * halfTurns;
+	const braid = (phase: number): Vec3[] =>
+		Array.from({ length: count + 1 }, (_, i): Vec3 => {
 			const angle = phase + (Math.PI * halfTurns * i) / count;
 			return [-half + (2 * half * i) / count, spread * Math.cos(angle), spread * Math.sin(angle)];
 		});
-	};
-	return [
+	const before: Vec3[] = [
 		[-half - lead, -spread - 1, 0],
 		[-half - 0.5 * lead, -spread - 0.6, 0],
 		...braid(Math.PI),
@@ -27,11 +34,17 @@ export function overhandPath(passes: number, { spread = 2.2, loop = 9, pitch = 4
 		[0.6 * half, spread + loop, 0],
 		[-0.6 * half, spread + loop, 0],
 		[-half - 2.4, spread + 0.55 * loop, 0],
-		[-half - 2.6, spread + 1.6, 0],
+		[-half - 2.6, spread + 1.6, 0]
+	];
+	const control: Vec3[] = [
+		...before,
 		...braid(0),
 		[half + 0.5 * lead, -spread - 0.6, 0],
 		[half + lead, -spread - 1, 0]
 	];
+	// The first crossing lies half a half turn along; a pass is two crossings more.
+	const loopMade = before.length + perHalfTurn;
+	return { control, marks: [loopMade, loopMade + 2 * perHalfTurn, control.length - 1] };
 }
 
 /** The curve beside a curve: moved by `byMm` to the left of its direction as it is looked at. */
@@ -56,8 +69,6 @@ export interface Coil {
 	/** How far the ends reach, mm. */
 	readonly standing: number;
 	readonly tag: number;
-	/** The end is not through yet: it leaves after its last turn. */
-	readonly open?: boolean;
 	/** Angles at which the standing part and the end lie inside, about the x axis: one above, one below the other. */
 	readonly at?: readonly [standing: number, end: number];
 }
@@ -65,37 +76,30 @@ export interface Coil {
 /**
  * A strand that lies along something, turns back, is wound round both, and comes back through under its own turns:
  * what a nail knot and a uni have in common. The standing part comes from the right, the end leaves to the left.
+ * Rests: lying along, the first turn, all turns, through.
  */
-export function coilPath({ x, turns, core, radius, gap, standing, tag, open = false, at }: Coil): Vec3[] {
+export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil): Way {
 	const [inAngle, outAngle] = at ?? [Math.PI / 3, -Math.PI / 3];
 	const inner = core + radius + gap;
 	const outer = inner + 2 * radius + gap;
 	const middle = (inner + outer) / 2;
-	const pitch = 2 * radius + gap;
 	// Down the front from where the standing part turns back to where the end goes in: so often it is seen in front.
 	const swept = inAngle - outAngle + 2 * Math.PI * (turns - 1);
-	const length = (pitch * swept) / (2 * Math.PI);
+	const length = ((2 * radius + gap) * swept) / (2 * Math.PI);
 	const bulge = 1.25 * radius + gap;
 	const right = x + length;
-	const start: Vec3[] = [
+	const lying: Vec3[] = [
 		around(right + standing, inAngle, inner),
 		around(right + 0.4 * standing, inAngle, inner),
-		...[0.75, 0.5, 0.25, 0].map((t) => around(x + t * length, inAngle, inner)),
+		...[0.75, 0.5, 0.25, 0].map((t) => around(x + t * length, inAngle, inner))
+	];
+	const wound: Vec3[] = [
 		around(x - 0.8 * bulge, inAngle, inner + 0.15 * (outer - inner)),
 		around(x - bulge, inAngle, middle),
-		around(x - 0.8 * bulge, inAngle, outer - 0.15 * (outer - inner))
+		around(x - 0.8 * bulge, inAngle, outer - 0.15 * (outer - inner)),
+		...helix({ x, angle: inAngle }, { x: right, angle: inAngle - swept }, outer)
 	];
-	const wound = helix({ x, angle: inAngle }, { x: right, angle: inAngle - swept }, outer);
-	if (open)
-		return [
-			...start,
-			...wound,
-			around(right + 0.4 * tag, outAngle - 0.35, outer + 0.3 * tag),
-			around(right + 0.8 * tag, outAngle - 0.35, outer + 0.6 * tag)
-		];
-	return [
-		...start,
-		...wound,
+	const through: Vec3[] = [
 		around(right + 0.8 * bulge, outAngle, outer - 0.15 * (outer - inner)),
 		around(right + bulge, outAngle, middle),
 		around(right + 0.8 * bulge, outAngle, inner + 0.15 * (outer - inner)),
@@ -103,6 +107,12 @@ export function coilPath({ x, turns, core, radius, gap, standing, tag, open = fa
 		around(x - 0.5 * tag, outAngle, inner),
 		around(x - tag, outAngle, inner)
 	];
+	const [atLying, atWound, atThrough] = wayOf(lying, wound, through).marks as [number, number, number];
+	const firstTurn = atWound - (atWound - atLying - 4) * Math.max(0, 1 - (2 * Math.PI) / swept);
+	return {
+		control: [...lying, ...wound, ...through],
+		marks: [atLying, firstTurn, atWound, atThrough]
+	};
 }
 
 /** How long a coil is, mm along x. */

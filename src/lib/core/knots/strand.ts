@@ -75,16 +75,25 @@ function clearance(a: Strand, b: Strand, same: boolean): number {
 	// Along one strand, what is nearer than a tight bend's half circle is the bend itself.
 	const alongA = distances(a.points);
 	const bend = Math.PI * a.radiusMm * 1.05;
+	// Two pieces are no nearer than their beginnings less their lengths: most pairs need no more than that.
+	const longest = longestPiece(alongA) + longestPiece(same ? alongA : distances(b.points));
 	let least = Infinity;
 	for (let i = 0; i + 1 < a.points.length; i++)
 		for (let j = same ? i + 2 : 0; j + 1 < b.points.length; j++) {
+			const [p, q] = [a.points[i]!, b.points[j]!];
+			if (Math.abs(p[0] - q[0]) > least + apart + longest) continue;
+			if (Math.abs(p[1] - q[1]) > least + apart + longest) continue;
+			if (Math.abs(p[2] - q[2]) > least + apart + longest) continue;
 			if (same && alongA[j]! - alongA[i + 1]! < bend) continue;
 			if (same && a.closed && alongA.at(-1)! - alongA[j + 1]! + alongA[i]! < bend) continue;
-			const distance = segmentDistance(a.points[i]!, a.points[i + 1]!, b.points[j]!, b.points[j + 1]!);
+			const distance = segmentDistance(p, a.points[i + 1]!, q, b.points[j + 1]!);
 			least = Math.min(least, distance - apart);
 		}
 	return least;
 }
+
+const longestPiece = (along: readonly number[]): number =>
+	along.reduce((most, at, i) => (i === 0 ? 0 : Math.max(most, at - along[i - 1]!)), 0);
 
 function distances(points: readonly Vec3[]): number[] {
 	const along = [0];

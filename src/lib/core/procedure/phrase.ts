@@ -13,6 +13,9 @@ export const CAUTIONS = {
 		'UV resin and superglue: follow the label, wear gloves, ventilate, do not look into the lamp; superglue bonds skin.',
 	stretch:
 		'A line pulled tight across the room trips people and can snap back: clear the way, guard your eyes.',
+	needle: 'A needle slips: push against a cork or the table, never toward a finger.',
+	wire: 'Wire ends scratch and spring: guard your eyes, and keep every offcut.',
+	flame: 'A flame or hot air: away from line, resin and children; let it cool before you touch it.',
 	scraps: 'Take every scrap of line home.'
 } as const;
 export type Caution = keyof typeof CAUTIONS;

@@ -22,9 +22,10 @@
 	};
 	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
 	const TEXTURES: Partial<Record<StrandRole, string>> = { backing: '0.5 0.7', tippet: '2.4 1.2' };
-	/** Paper beside what passes over, mm; the outline, mm. */
+	/** Paper beside what passes over, mm; the outline, mm, less on what is thin itself. */
 	const GAP = 0.42;
 	const OUTLINE = 0.22;
+	const outline = (radius: number): number => Math.min(OUTLINE, 0.3 * radius);
 </script>
 
 <svg
@@ -34,17 +35,23 @@
 	aria-label={label}
 	data-knot
 >
-	{#each drawing.pieces as { path, role, radius, over, margin, strand }, i (i)}
-		<g fill="none" data-strand={strand} data-over={over}>
-			{#if margin}<path d={margin} stroke="var(--paper)" stroke-width={2 * (radius + GAP)} />{/if}
+	{#each drawing.pieces as { path, role, radius, lies, from, strand }, i (i)}
+		<g fill="none" data-strand={strand} data-lies={lies}>
+			{#if lies === 'over'}<path d={path} stroke="var(--paper)" stroke-width={2 * (radius + GAP)} />{/if}
 			<path d={path} stroke="var(--ink)" stroke-width={2 * radius} stroke-linejoin="round" data-outline />
-			<path d={path} stroke={COLOURS[role]} stroke-width={2 * (radius - OUTLINE)} stroke-linejoin="round" />
+			<path
+				d={path}
+				stroke={COLOURS[role]}
+				stroke-width={2 * (radius - outline(radius))}
+				stroke-linejoin="round"
+			/>
 			{#if TEXTURES[role]}
 				<path
 					d={path}
 					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 60%)"
 					stroke-width={0.9 * radius}
 					stroke-dasharray={TEXTURES[role]}
+					stroke-dashoffset={from}
 				/>
 			{:else if role === 'line' || role === 'leader'}
 				<path

@@ -78,7 +78,7 @@ describe('a picture, read back', () => {
 				expect(read[found!.top]!.strand).toBe(over.curve);
 				expect(read[found!.below]!.strand).toBe(under.curve);
 				// Of one strand over itself, the piece on top is the one that says so.
-				expect(pieces[found!.top]!.over && !pieces[found!.below]!.over).toBe(true);
+				expect([pieces[found!.top]!.lies, pieces[found!.below]!.lies]).toEqual(['over', 'under']);
 			}
 		}
 	});

@@ -8,16 +8,20 @@ export interface View {
 }
 export const FRONT: View = { yaw: 0, pitch: 0, mirrored: false };
 
-/** A piece of a strand, from midway between two passages to midway between the next: it holds one passage at most. */
+/** How a piece lies at its passage; free when it holds none. */
+export type Lies = 'under' | 'free' | 'over';
+
+/** A piece of a strand: it holds one passage at most. */
 export interface Piece {
 	readonly strand: number;
 	readonly role: StrandRole;
 	readonly radius: number;
 	readonly path: string;
-	/** On top at its passage: painted after all that are not. */
-	readonly over: boolean;
-	/** The stretch round that passage, where it gets a margin of paper: only there is something to be parted from. */
-	readonly margin?: string;
+	/** How far along its strand it begins, mm: a texture goes on from there. */
+	readonly from: number;
+	readonly lies: Lies;
+	/** How near it lies on the whole, mm toward whoever looks. */
+	readonly near: number;
 }
 
 export interface KnotDrawing {
@@ -44,11 +48,11 @@ export function seen([x, y, z]: Vec3, { yaw, pitch, mirrored }: View): Vec3 {
 	return [x1, -y1, z2];
 }
 
-/** Room round the drawing, and how much a piece runs on into the next so that no seam shows, in points. */
+/** Room round the drawing, mm; how much a piece runs on into the next so that no seam shows, in points. */
 const MARGIN = 3.4;
 const OVERLAP = 0.3;
-/** How far on either side of a passage the margin goes, strand widths. */
-const MARGIN_REACH = 2.2;
+/** How far on either side of a passage its piece goes, strand widths: what passes over has a margin there. */
+const PASSAGE_REACH = 2.2;
 
 /** A point of a curve at a place between two of its points. */
 function pointAt(points: readonly Vec3[], at: number): Vec3 {
@@ -68,6 +72,13 @@ function pathOf(points: readonly Vec3[], from: number, to: number): string {
 		.join('');
 }
 
+function meanZ(points: readonly Vec3[], from: number, to: number): number {
+	const samples = 12;
+	let sum = 0;
+	for (let i = 0; i <= samples; i++) sum += pointAt(points, from + ((to - from) * i) / samples)[2];
+	return sum / (samples + 1);
+}
+
 /** The place on a curve so many mm along from another, backward if negative. */
 function along(points: readonly Vec3[], at: number, mm: number): number {
 	const step = Math.sign(mm);
@@ -85,7 +96,7 @@ function along(points: readonly Vec3[], at: number, mm: number): number {
 	return place;
 }
 
-/** One strand cut into pieces at the middles between its passages. */
+/** One strand cut into pieces: one round each passage, and what lies free between them. */
 function piecesOf(
 	strand: Strand,
 	index: number,
@@ -94,38 +105,69 @@ function piecesOf(
 ): Piece[] {
 	const passages = crossings
 		.flatMap(({ over, under }) => [
-			{ ...over, on: true },
-			{ ...under, on: false }
+			{ ...over, lies: 'over' as const },
+			{ ...under, lies: 'under' as const }
 		])
 		.filter(({ curve }) => curve === index)
 		.sort((a, b) => a.at - b.at);
 	const end = points.length - 1;
-	// A piece runs on into the next, but never as far as the next one's passage.
-	const cuts = passages.slice(1).map(({ at }, i) => {
-		const before = passages[i]!.at;
-		return { at: (at + before) / 2, on: Math.min(OVERLAP, (at - before) / 3) };
-	});
-	const bounds = [{ at: 0, on: 0 }, ...cuts, { at: end, on: 0 }];
-	const reach = 2 * strand.radiusMm * MARGIN_REACH;
-	return bounds.slice(1).map((to, i): Piece => {
-		const [from, upTo] = [bounds[i]!.at - bounds[i]!.on, to.at + to.on];
-		const passage = passages[i];
-		const piece = {
+	const reach = 2 * strand.radiusMm * PASSAGE_REACH;
+	const lengths = lengthsOf(points);
+	const pieces: Piece[] = [];
+	const add = (from: number, to: number, lies: Lies, passage?: number): void => {
+		if (to - from < 1e-9) return;
+		// A piece runs on into the next, but never as far as another passage.
+		const room = (place: number): number =>
+			passages.reduce(
+				(least, { at }) => (at === passage ? least : Math.min(least, Math.abs(at - place))),
+				Infinity
+			);
+		const [start, stop] = [
+			Math.max(0, from - Math.min(OVERLAP, room(from) / 3)),
+			Math.min(end, to + Math.min(OVERLAP, room(to) / 3))
+		];
+		const whole = Math.floor(start);
+		pieces.push({
 			strand: index,
 			role: strand.role,
 			radius: strand.radiusMm,
-			path: pathOf(points, from, upTo)
-		};
-		if (!passage?.on) return { ...piece, over: false };
-		const near = Math.max(from, along(points, passage.at, -reach));
-		const far = Math.min(upTo, along(points, passage.at, reach));
-		return { ...piece, over: true, margin: pathOf(points, near, far) };
+			path: pathOf(points, start, stop),
+			from: lengths[whole]! + (start - whole) * ((lengths[whole + 1] ?? lengths[whole]!) - lengths[whole]!),
+			lies,
+			near: meanZ(points, from, to)
+		});
+	};
+	let done = 0;
+	passages.forEach(({ at, lies }, i) => {
+		const [before, after] = [passages[i - 1]?.at, passages[i + 1]?.at];
+		const least = before === undefined ? 0 : (before + at) / 2;
+		const most = after === undefined ? end : (after + at) / 2;
+		const from = Math.max(least, along(points, at, -reach));
+		const to = Math.min(most, along(points, at, reach));
+		add(done, from, 'free');
+		add(from, to, lies, at);
+		done = to;
 	});
+	add(done, end, 'free');
+	return pieces;
 }
 
+/** How far along each point is, as it is seen, mm. */
+function lengthsOf(points: readonly Vec3[]): number[] {
+	const lengths = [0];
+	for (let i = 1; i < points.length; i++) {
+		const [[ax, ay], [bx, by]] = [points[i - 1]!, points[i]!];
+		lengths.push(lengths[i - 1]! + Math.hypot(bx - ax, by - ay));
+	}
+	return lengths;
+}
+
+const ORDER: Record<Lies, number> = { under: 0, free: 1, over: 2 };
+
 /**
- * The strands as they are painted. Everything that passes under comes first, then everything that passes over: a
- * piece holds one passage, so that order is right at every crossing.
+ * The strands as they are painted. Everything that passes under comes first, then what lies free, then everything that
+ * passes over: a piece holds one passage, so that order is right at every crossing. Strands also lie on one another
+ * without their middles crossing: of each kind, what lies nearer comes later.
  */
 export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing {
 	const looked = strands.map(({ points, closed }) => {
@@ -139,7 +181,7 @@ export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing
 	const [xs, ys] = [all.map(([x]) => x), all.map(([, y]) => y)];
 	const [left, top] = [Math.min(...xs) - widest, Math.min(...ys) - widest];
 	return {
-		pieces: [...pieces.filter(({ over }) => !over), ...pieces.filter(({ over }) => over)],
+		pieces: pieces.sort((a, b) => ORDER[a.lies] - ORDER[b.lies] || a.near - b.near),
 		crossings,
 		ends: strands.flatMap(({ start, end, radiusMm: radius }, i) => {
 			const points = looked[i]!;

@@ -1,0 +1,239 @@
+import { smooth, type Vec3 } from './curve';
+import { staged, type Knot, type Pose } from './knot';
+import { beside, coilLength, coilWay, overhandWay, type Coil } from './shapes';
+import { strand, type Strand } from './strand';
+import { drawnTo, extended, upTo } from './way';
+
+const ARBOR_MM = 11;
+
+/** The arbor, looked at along its axis. */
+const arborAt = (x: number, y = 0, outsideMm = ARBOR_MM): Strand =>
+	strand(
+		'arbor',
+		1,
+		Array.from({ length: 36 }, (_, i): Vec3 => [
+			x + (outsideMm - 1.4) * Math.cos((Math.PI * i) / 18),
+			y + (outsideMm - 1.4) * Math.sin((Math.PI * i) / 18),
+			0
+		]),
+		{ start: 'object', end: 'object', closed: true }
+	);
+
+/** `end`: lying 0, a turn 1, all turns 2, through 3, a knot in it 4. `snug`: that knot drawn up. */
+type OnArbor = Pose<'end' | 'gap' | 'tag' | 'snug'>;
+
+/** An overhand in the end, hanging below the standing part. */
+function stopper(from: Vec3, passes: number, snug: number): Vec3[] {
+	const size = { spread: 2.2 - 0.4 * snug, loop: 7 - 3.2 * snug, pitch: 4.6 - 0.8 * snug, lead: 5 };
+	const { control } = overhandWay(passes, size);
+	const [x, y] = control[0]!;
+	// Turned half round, so that it runs to the left and its loop hangs down.
+	return control.map(([px, py, pz]) => [from[0] - 7 - (px - x), from[1] - 3.4 - (py - y), from[2] + pz]);
+}
+
+/** Backing that comes in along the axis, goes round the arbor, and comes back as the strand that is coiled. */
+function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0): Strand[] {
+	const coil: Coil = { x: 0, core: 1, radius: 1, standing: 6, tag, turns, gap };
+	const right = coilLength(coil) + 6;
+	const centre = right + ARBOR_MM + 3;
+	const r = ARBOR_MM + 1.3;
+	const round = Array.from({ length: 9 }, (_, i): Vec3 => {
+		const angle = -0.8 * Math.PI + (1.6 * Math.PI * i) / 8;
+		return [centre + r * Math.cos(angle), r * Math.sin(angle), -0.4 + (0.8 * i) / 8];
+	});
+	const way = coilWay(coil);
+	const inEnd = passes > 0 ? stopper(way.control.at(-1)!, passes, snug) : [];
+	const left = Math.min(-20, ...inEnd.map(([x]) => x));
+	const standing = [left, -8, 0.5 * right, right - 2].map((x): Vec3 => [x, 0, 0]);
+	const whole = extended([...standing, ...round], way, ...(passes > 0 ? [inEnd] : []));
+	return [
+		arborAt(centre),
+		{
+			role: 'backing',
+			radiusMm: 1,
+			closed: false,
+			start: 'standing',
+			end: 'tag',
+			points: drawnTo(whole, end)
+		}
+	];
+}
+
+export const OVERHAND_ARBOR: Knot = {
+	slug: 'overhand-arbor',
+	name: 'Overhand on the arbor, with its stopper',
+	joins: 'Backing to the arbor: two plain knots; doubled, each with one pass more.',
+	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
+	stages: /* @__PURE__ */ staged(
+		(pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps),
+		[
+			{
+				title: 'Round the arbor',
+				instruction: 'Lead the end round the arbor, two turns or three, and back beside the standing part.',
+				mistake: 'In a closed cage: threading it after tying. Through the opening first.',
+				looks: 'Two strands side by side, ten inches of end to work with.',
+				pose: { end: 0, gap: 0.8, tag: 6, snug: 0 }
+			},
+			{
+				title: 'An overhand round it',
+				instruction: 'Tie an overhand with the end, round the standing part.',
+				mistake: 'Tied in the end alone, beside the standing part: then nothing slides down.',
+				looks: 'The standing part runs straight through the knot.',
+				pose: { end: 3, gap: 0.6, tag: 6, snug: 0 }
+			},
+			{
+				title: 'A stopper in the end',
+				instruction: 'An overhand in the end itself, close behind the first.',
+				mistake: 'Tied too far out: the first knot slips until it reaches it.',
+				looks: 'Two knots, the second in the end alone.',
+				pose: { end: 4, gap: 0.6, tag: 6, snug: 0 }
+			},
+			{
+				title: 'Draw up and slide',
+				instruction:
+					'Moisten and seat both. Slide the first down to the arbor: the stopper follows until it meets it. Trim.',
+				mistake: 'Left dry it closes halfway and slips later.',
+				looks: 'Both knots together against the arbor; pulled hard, the spool turns.',
+				cautions: ['blades'],
+				pose: { end: 4, gap: 0.45, tag: 4, snug: 1 }
+			}
+		]
+	)
+};
+
+export const UNI_ARBOR: Knot = {
+	slug: 'uni-arbor',
+	name: 'Uni type on the arbor',
+	joins: 'Backing to the arbor; slides down tight.',
+	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
+	stages: /* @__PURE__ */ staged(
+		(pose: OnArbor, wraps) => roundArbor(pose, wraps),
+		[
+			{
+				title: 'Round the arbor',
+				instruction: 'Lead the end round the arbor and back along the standing part.',
+				mistake: 'In a closed cage: threading it after tying. Through the opening first.',
+				looks: 'The two strands lie side by side.',
+				pose: { end: 0, gap: 0.8, tag: 9, snug: 0 }
+			},
+			{
+				title: 'Turn back',
+				instruction: 'Turn the end back toward the arbor, over both strands and round them once.',
+				mistake: 'Wrapping round one strand only.',
+				looks: 'One turn round both; the end still long.',
+				pose: { end: 1, gap: 0.8, tag: 9, snug: 0 }
+			},
+			{
+				title: 'Turns',
+				instruction: 'Wrap on toward the arbor, four turns or five, side by side.',
+				mistake: 'A turn laid over another: then it will not slide.',
+				looks: 'Turns side by side over both strands.',
+				pose: { end: 2, gap: 0.8, tag: 9, snug: 0 }
+			},
+			{
+				title: 'Through',
+				instruction: 'Pass the end back under all turns, the way it came.',
+				mistake: 'Through the last turn only.',
+				looks: 'The end comes out beside the standing part.',
+				pose: { end: 3, gap: 0.8, tag: 9, snug: 0 }
+			},
+			{
+				title: 'Draw up and slide',
+				instruction:
+					'Moisten, pull the end to close the turns, then slide the knot down to the arbor and trim.',
+				mistake: 'Sliding it before it is closed.',
+				looks: 'A tight barrel against the arbor.',
+				cautions: ['blades'],
+				pose: { end: 3, gap: 0.45, tag: 5, snug: 0 }
+			}
+		]
+	)
+};
+
+/** `on`: beside the spool 0, in front of it 1, on it 2. `slack`: room between loop and arbor, mm; `trim`: points off the end. */
+type OverSpool = Pose<'on' | 'slack' | 'trim'>;
+const PAIR_MM = 1.15;
+const WIDE_ARBOR_MM = 18;
+
+/** A surgeon's loop whose loop goes round the arbor so many times, the standing part to the left. */
+function overSpool({ on, slack, trim }: OverSpool, turns: number): Strand[] {
+	const knot = smooth(overhandWay(2, { spread: 3.4, loop: 7.5, pitch: 6.2, lead: 8 }).control);
+	const [endX, endY] = knot.at(-1)!;
+	const inner = WIDE_ARBOR_MM + 0.9 + slack;
+	const open = 0.18;
+	const sweep = 2 * Math.PI * turns - 2 * open;
+	const outer = inner + (turns > 1 ? (2.5 * sweep) / (2 * Math.PI) : 0);
+	const centre: Vec3 = [endX + outer + 6, endY, 0];
+	// From the outermost turn, upper leg first, inward; the inner end crosses over the other turns on its way out.
+	const count = 24 * turns;
+	const ring = Array.from({ length: count + 1 }, (_, i): Vec3 => {
+		const share = i / count;
+		const r = outer - (outer - inner) * share;
+		const angle = Math.PI - open - sweep * share;
+		return [centre[0] + r * Math.cos(angle), centre[1] + r * Math.sin(angle), 0];
+	});
+	const over: Vec3[] =
+		turns > 1
+			? Array.from({ length: turns }, (_, i): Vec3 => [
+					centre[0] - inner + 0.2 - 2.5 * (i + 0.6),
+					centre[1] - 2.2,
+					2.8
+				])
+			: [];
+	const [near, far] = [beside(knot, PAIR_MM), beside(knot, -PAIR_MM)];
+	const legs = smooth([near.at(-1)!, ...ring, ...over, far.at(-1)!]).slice(1, -1);
+	const lift = on <= 1 ? 9 : 9 * (2 - on);
+	const aside = on >= 1 ? 0 : -2 * (outer + 5) * (1 - on);
+	const shift = ([x, y, z]: Vec3): Vec3 => [x + aside, y, z + lift];
+	const points = [...near, ...legs, ...far.reverse()].map(shift);
+	return [
+		arborAt(centre[0], endY, WIDE_ARBOR_MM),
+		{
+			role: 'backing',
+			radiusMm: 1,
+			closed: false,
+			start: 'standing',
+			end: 'tag',
+			points: upTo(points, points.length - 1 - trim)
+		}
+	];
+}
+
+export const SPOOL_LOOP: Knot = {
+	slug: 'spool-loop',
+	name: 'Loop over the spool',
+	joins: "Backing to the arbor: a surgeon's loop passed over the whole spool, open cages only.",
+	wraps: { noun: 'turns', least: 1, most: 3, usual: 2 },
+	stages: /* @__PURE__ */ staged(overSpool, [
+		{
+			title: 'A loop that goes over it',
+			instruction: "Tie a double surgeon's loop, wide enough to go over the whole spool.",
+			mistake: 'Measured on the arbor: it has to pass over the rims.',
+			looks: 'The loop, held against the spool, is wider than the rim.',
+			pose: { on: 0, slack: 3, trim: 0 }
+		},
+		{
+			title: 'In front of the spool',
+			instruction:
+				'Hold the spool out of its frame, and the loop before it, the standing part toward the reel seat.',
+			mistake: 'Leading away from the seat: then the loop can turn with the arbor.',
+			looks: "The loop's end points at the reel seat.",
+			pose: { on: 1, slack: 3, trim: 0 }
+		},
+		{
+			title: 'Over the rim',
+			instruction: 'Pass it over the rim on to the arbor. For more hold twist it, and pass it over again.',
+			mistake: 'Passed again without a twist: it falls off the way it came.',
+			looks: 'As many turns round the arbor as you wanted, none crossed but where they leave.',
+			pose: { on: 2, slack: 3, trim: 0 }
+		},
+		{
+			title: 'Draw up',
+			instruction: 'Moisten and pull the standing part until the turns lie on the arbor, then trim the end.',
+			mistake: 'Pulled up dry, or with the knot on top of a turn: it stands up under the backing.',
+			looks: 'The knot lies where the turns begin; pulled hard, the spool turns with it.',
+			cautions: ['blades'],
+			pose: { on: 2, slack: 0.4, trim: 30 }
+		}
+	])
+};

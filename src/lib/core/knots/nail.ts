@@ -1,0 +1,324 @@
+import type { Vec3 } from './curve';
+import { inOrder, staged, type Knot, type KnotStage, type Pose } from './knot';
+import { coilLength, coilWay } from './shapes';
+import { around, strand, type Strand, type StrandRole } from './strand';
+import { drawnTo, extended } from './way';
+
+const LINE_MM = 1.7;
+const REACH = 16;
+/** Out of the picture: from here on a tool is not drawn. */
+const FAR_OUT = 60;
+const USUAL_GAP_MM = 0.8;
+/** Where a tube or a stiff piece lies beside the line, as the end comes back through it. */
+const BELOW = -Math.PI / 3;
+const INNER = LINE_MM + 1 + USUAL_GAP_MM;
+
+/** `end`: lying 0, a wrap 1, all wraps 2, through 3. `tip`: line beyond the wraps, mm. `out`: how far a tool is pulled out, mm. */
+type OnLine = Pose<'end' | 'gap' | 'tip' | 'tag' | 'out'>;
+type Nail = (pose: OnLine, wraps: number) => Strand[];
+
+function nail({ end, gap, tip, tag }: OnLine, turns: number): Strand[] {
+	const length = coilLength({ turns, radius: 1, gap });
+	const way = coilWay({ x: 0, core: LINE_MM, radius: 1, standing: REACH, turns, gap, tag });
+	return [
+		strand('line', LINE_MM, [[-REACH - 6, 0, 0], [length + tip, 0, 0]], { start: 'standing', end: 'tag' }), // prettier-ignore
+		tied('leader', drawnTo(way, end))
+	];
+}
+const tied = (role: StrandRole, points: readonly Vec3[]): Strand => ({
+	role,
+	radiusMm: 1,
+	closed: false,
+	start: 'standing',
+	end: 'tag',
+	points
+});
+const object = (radiusMm: number, control: readonly Vec3[]): Strand =>
+	strand('tool', radiusMm, control, { start: 'object', end: 'object' });
+
+/** A tube beside the line, or a tool with a groove: both cut open, so that the end is seen in it. */
+const inTube: Nail = (pose, turns) => {
+	if (pose.out >= FAR_OUT) return nail(pose, turns);
+	const right = coilLength({ turns, radius: 1, gap: USUAL_GAP_MM }) + 0.3 - pose.out;
+	const [, y, z] = around(0, BELOW, INNER);
+	const wall = (off: number): Strand =>
+		object(0.3, [
+			[right - coilLength({ turns, radius: 1, gap: USUAL_GAP_MM }) - 13, y + off, z],
+			[right, y + off, z]
+		]);
+	return [...nail(pose, turns), wall(1.4), wall(-1.4)];
+};
+
+const DRAW = {
+	title: 'Draw up',
+	instruction:
+		'Moisten. Pull both ends in turn, gently, and settle the wraps with a thumbnail before pulling hard.',
+	mistake: 'Pulled hard too early, the wraps pile on each other.',
+	looks: 'The wraps close up, none over another, and bite into the coating.'
+};
+const TRIM = {
+	title: 'Trim',
+	instruction: 'Pull against the line, hard. Trim the end and the tip of the line close.',
+	mistake: 'A tag left long catches in the guides, unless you want to feel it.',
+	looks: 'A smooth barrel; it does not slide.',
+	cautions: ['blades']
+} as const;
+const OPEN = { gap: USUAL_GAP_MM, tip: 6, tag: 10, out: 0 } as const;
+const CLOSE = { end: 3, gap: 0.4, tip: 6, tag: 10, out: FAR_OUT } as const;
+const CLOSED = { end: 3, gap: 0.2, tip: 2.4, tag: 4, out: FAR_OUT } as const;
+const WRAPS = { noun: 'wraps', least: 5, most: 10, usual: 6 } as const;
+
+const tubeStages = (thing: string, lay: string): KnotStage[] =>
+	staged(inTube, [
+		{
+			title: 'Lay them together',
+			instruction: lay,
+			mistake: 'Too little to spare: the end runs out before the last wrap.',
+			looks: "The leader's end points up the line, away from its tip.",
+			pose: { end: 0, ...OPEN }
+		},
+		{
+			title: 'Turn back, first wrap',
+			instruction: `Turn the end back toward the tip of the line, and round line, ${thing} and itself.`,
+			mistake: 'Wrapping away from the tip: the end then comes out on the wrong side.',
+			looks: 'One wrap over all three, pinched under the thumb.',
+			pose: { end: 1, ...OPEN }
+		},
+		{
+			title: 'Wrap',
+			instruction: 'Wrap toward the tip, each wrap against the one before. Do not let go.',
+			mistake: 'A wrap crosses another: unwind to there, it will not come right by itself.',
+			looks: 'Even wraps side by side, like thread on a reel.',
+			pose: { end: 2, ...OPEN }
+		},
+		{
+			title: 'Through',
+			instruction: `Pass the end back through the ${thing}, under all wraps.`,
+			mistake: 'Lifting the thumb to look: the wraps spring apart.',
+			looks: 'The end comes out where the wraps began.',
+			pose: { end: 3, ...OPEN }
+		},
+		{
+			title: `The ${thing} out`,
+			instruction: `Slide the ${thing} out toward the reel, the wraps under thumb and finger, and take up the slack.`,
+			mistake: `Letting the wraps cross while the ${thing} comes out.`,
+			looks: 'Line, leader, and an end under every wrap.',
+			pose: { ...CLOSE, gap: USUAL_GAP_MM }
+		},
+		{ ...DRAW, pose: CLOSE },
+		{ ...TRIM, pose: CLOSED }
+	]);
+
+export const NAIL_KNOT: Knot = {
+	slug: 'nail-knot',
+	name: 'Nail knot, over a tube',
+	joins: 'Backing or leader to a fly line without a loop: 5–7 wraps, 7–10 in salt water or on sinking line.',
+	wraps: WRAPS,
+	stages: /* @__PURE__ */ tubeStages(
+		'tube',
+		'Hold the line, a thin tube and the leader side by side, with 10 in of leader to spare. The tube is drawn cut open.'
+	)
+};
+
+export const NAIL_KNOT_TOOL: Knot = {
+	slug: 'nail-knot-tool',
+	name: 'Nail knot, with a grooved tool',
+	joins:
+		'Backing or leader to a fly line, over a tool whose groove leads the end back: 5–7 wraps, 7–10 in salt.',
+	wraps: WRAPS,
+	stages: /* @__PURE__ */ tubeStages(
+		'tool',
+		'Lay line and leader on the tool, its groove toward you, 10 in of leader to spare. Hold them with the thumb.'
+	)
+};
+
+/** A stiff piece beside the line, and a loop of fine mono whose eye sticks out beyond the tip. */
+function stiff(turns: number, out: number): Strand[] {
+	const length = coilLength({ turns, radius: 1, gap: USUAL_GAP_MM });
+	const [, y, z] = around(0, BELOW, INNER);
+	const piece = around(0, -Math.PI / 2 - 0.75, INNER - 0.4);
+	const far = -15 - out;
+	return [
+		object(0.8, [[far - 3, piece[1], piece[2]], [length + 1 - out, piece[1], piece[2]]]), // prettier-ignore
+		strand(
+			'tippet',
+			0.45,
+			[
+				[far, y + 0.9, z],
+				[length + 0.4 - out, y + 0.9, z],
+				[length + 2.4 - out, y + 0.4, z - 0.4],
+				[length + 5.2 - out, y - 1.2, z - 1],
+				[length + 7 - out, y - 3.6, z - 1],
+				[length + 5.6 - out, y - 5.6, z - 1],
+				[length + 3.2 - out, y - 4.6, z - 1],
+				[length + 2.2 - out, y - 1.6, z - 0.4],
+				[length + 0.6 - out, y - 0.9, z],
+				[far, y - 0.9, z]
+			],
+			{ start: 'object', end: 'object' }
+		)
+	];
+}
+
+/** The end on its way through the eye instead of back under the wraps: 3 is through it. */
+function throughEye({ end, gap, tip, tag, out }: OnLine, turns: number): Strand[] {
+	const length = coilLength({ turns, radius: 1, gap });
+	const way = coilWay({ x: 0, core: LINE_MM, radius: 1, standing: REACH, turns, gap, tag });
+	const wound = extended(
+		[],
+		{ control: way.control.slice(0, way.marks[2]! + 1), marks: way.marks.slice(0, 3) },
+		[
+			[length + 2.4, -6.4, 3.6],
+			[length + 4.4, -6.5, 2.2],
+			[length + 4.8, -6.7, -1],
+			[length + 6.5, -8.2, -3.5]
+		]
+	);
+	const [line] = nail({ end: 0, gap, tip, tag, out }, turns) as [Strand];
+	return [line, tied('leader', drawnTo(wound, end)), ...stiff(turns, out)];
+}
+
+export const NAIL_KNOT_PULLED: Knot = {
+	slug: 'nail-knot-pulled',
+	name: 'Nail knot, over a stiff piece, pulled through',
+	joins:
+		'The same knot with what is at hand: something thin and stiff, and a loop of fine mono that pulls the end through.',
+	wraps: WRAPS,
+	stages: /* @__PURE__ */ inOrder(
+		/* @__PURE__ */ staged(throughEye, [
+			{
+				title: 'Lay them together',
+				instruction:
+					'Line, leader, a stiff thin piece and a loop of fine mono side by side; the eye of the loop beyond the tip.',
+				mistake: 'The eye pointing the other way: it pulls the end out, not under.',
+				looks: 'The eye sticks out beyond where the last wrap will be.',
+				pose: { end: 0, ...OPEN }
+			},
+			{
+				title: 'Turn back, first wrap',
+				instruction: 'Turn the end back toward the tip, and round everything that lies there.',
+				mistake: 'Leaving the loop outside the wraps: then there is nothing to pull through.',
+				looks: 'One wrap over line, leader, stiff piece and both strands of the loop.',
+				pose: { end: 1, ...OPEN }
+			},
+			{
+				title: 'Wrap',
+				instruction: 'Wrap toward the tip, each wrap against the one before. Do not let go.',
+				mistake: 'Wrapped so tight that the loop cannot move.',
+				looks: 'Even wraps side by side; the eye still free.',
+				pose: { end: 2, ...OPEN }
+			},
+			{
+				title: 'Into the eye',
+				instruction: 'Put the end through the eye of the loop, and fold it down.',
+				mistake: 'Too little end through the eye: it slips out halfway.',
+				looks: 'An inch of end hangs through the eye.',
+				pose: { end: 3, ...OPEN }
+			}
+		]),
+		/* @__PURE__ */ staged(nail, [
+			{
+				title: 'Pull it through',
+				instruction:
+					'Slide the stiff piece out and pull both strands of the loop: they draw the end back under all wraps.',
+				mistake: 'Pulling with a jerk: the end folds over a wrap and takes it along.',
+				looks: 'The loop is out; the end has come out where the wraps began.',
+				pose: { end: 3, ...OPEN }
+			},
+			{ ...DRAW, pose: CLOSE },
+			{ ...TRIM, pose: CLOSED }
+		])
+	)
+};
+
+/** `first`, `second`: how far each of the two knots is tied, as `end` above; below -1 it is not begun. */
+type OwnLoop = Pose<'first' | 'second' | 'gap' | 'tag' | 'apart'>;
+
+/** The line folded back on itself, a nail knot over both its strands, and another beside it. */
+function ownLoop({ first, second, gap, tag, apart }: OwnLoop, turns: number): Strand[] {
+	const length = coilLength({ turns, radius: 0.8, gap: gap + 0.4 });
+	const leg = 1.85;
+	const second0 = length + 7 + apart;
+	const end = second0 + length;
+	const upper: Vec3[] = [
+		[-REACH - 4, leg, 0],
+		[-2, leg, 0],
+		[end + 1, leg, 0],
+		[end + 4, leg, 0],
+		[end + 9, leg + 2.6, 0],
+		[end + 15, leg + 3.4, 0],
+		[end + 20, leg + 1.6, 0],
+		[end + 21.4, 0, 0]
+	];
+	const lower = upper
+		.slice(2, -1)
+		.reverse()
+		.map(([x, y, z]): Vec3 => [x, -y, z]);
+	const mono = (x: number, way: number): Strand[] => {
+		if (way <= -1) return [];
+		const coil = coilWay({
+			x,
+			core: 3.6,
+			radius: 0.8,
+			standing: 3 + tag,
+			turns,
+			gap: gap + 0.4,
+			tag: 2 + tag
+		});
+		return [{ ...tied('leader', drawnTo(coil, way)), radiusMm: 0.8, start: 'tag' }];
+	};
+	return [
+		strand('line', LINE_MM, [...upper, ...lower, [-4, -leg, 0]], { start: 'standing', end: 'tag' }),
+		...mono(0, first),
+		...mono(second0, second)
+	];
+}
+
+export const OWN_LOOP: Knot = {
+	slug: 'own-loop',
+	name: 'A loop of your own',
+	joins:
+		"A loop at the line's end where there is none: the line folded back under two nail knots of 12 lb mono.",
+	wraps: { noun: 'wraps', least: 5, most: 9, usual: 6 },
+	stages: /* @__PURE__ */ staged(ownLoop, [
+		{
+			title: 'Fold the line',
+			instruction: 'Fold the end of the line back on itself, 2 in, leaving a loop as wide as a fingertip.',
+			mistake: 'A loop so small that the fold is bent sharp: the coating cracks there.',
+			looks: 'Two strands of line side by side, the loop at the end.',
+			pose: { first: -1, second: -1, gap: 0.5, tag: 5, apart: 4 }
+		},
+		{
+			title: 'Wraps over both',
+			instruction: 'A nail knot of 12 lb mono over both strands, near the cut end: 6 or 7 wraps over a tube.',
+			mistake: 'Over one strand only: the fold pulls straight out.',
+			looks: 'Both strands inside every wrap.',
+			pose: { first: 2, second: -1, gap: 0.5, tag: 5, apart: 4 },
+			jumps: true
+		},
+		{
+			title: 'Through, and draw up',
+			instruction: 'Bring its end back under the wraps, moisten, and draw it up until it bites.',
+			mistake: 'Drawn up over wraps that cross: it cuts the coating in one place.',
+			looks: 'A narrow band, sunk a little into the coating.',
+			pose: { first: 3, second: -1, gap: 0.2, tag: 3, apart: 4 }
+		},
+		{
+			title: 'A second beside it',
+			instruction: "The same again, nearer the loop, a knot's width from the first.",
+			mistake: 'One knot alone: with 9 or 10 wraps it may do, two never let go.',
+			looks: 'Two bands side by side.',
+			pose: { first: 3, second: 3, gap: 0.2, tag: 3, apart: 4 },
+			jumps: true
+		},
+		{
+			title: 'Trim and seal',
+			instruction:
+				'Trim all tags. Cap the cut end of the line, and both knots, with UV resin or flexible glue.',
+			mistake: 'The cut end left open: water wicks into the core, and the tip sinks.',
+			looks: 'Smooth to the fingernail from both sides; the loop stands open.',
+			cautions: ['blades', 'adhesive'],
+			pose: { first: 3, second: 3, gap: 0.1, tag: 0.4, apart: 2.6 }
+		}
+	])
+};
