@@ -62,6 +62,7 @@ export {
 	type Remedy as WayBack,
 	type RemedyKey
 } from './procedure/remedies';
+export { knotLengthMm } from './procedure/knot-lengths';
 export { toolsOf } from './procedure/laid-out';
 export type { Tool } from './procedure/tools';
 export { expectedSeconds, learnTempo, type Tempo, type TimedStep } from './procedure/times';
@@ -73,7 +74,20 @@ export * from './run/timing';
 export * from './run/weighing';
 export * from './run/winding';
 export { KNOTS, findKnot } from './knots/catalogue';
+export {
+	chooseKnot,
+	KNOT_PLACES,
+	KNOT_TOOLS,
+	type KnotAnswer,
+	type KnotPlace,
+	type KnotSituation,
+	type KnotTool
+} from './knots/choose';
+export { DESCRIBED, findDescribed } from './knots/described';
+export { GRIPS, holdOfTurns, type Grip } from './knots/hold';
+export { exercisesOf, type Choice, type Exercise } from './knots/practice';
+export { KNOT_TAKES_MM, takenMm, type KnotSlug, type TakenFrom } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';
-export { wrapsOf, type Knot, type KnotStage } from './knots/knot';
+export { momentOf, wrapsOf, type Knot, type KnotMoment, type KnotStage } from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';

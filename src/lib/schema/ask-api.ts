@@ -1,4 +1,4 @@
-import { DEFAULT_SPREADS, METHODS, ROLES, type MethodSlug } from '$lib/core';
+import { DEFAULT_SPREADS, KNOT_TAKES_MM, METHODS, ROLES, type KnotSlug, type MethodSlug } from '$lib/core';
 import { z } from 'zod';
 import { ComponentInput, FitRequest, SpoolInput } from './fit-api';
 
@@ -301,7 +301,7 @@ export const ContrastResponse = z
 export const CutsRequest = z
 	.strictObject({
 		lengthM: z.number().min(0).max(100_000),
-		knots: z.array(z.enum(['arbor', 'loops', 'nail', 'albright'])).max(4)
+		knots: z.array(z.enum(['arbor', 'loops', 'nail', ...(Object.keys(KNOT_TAKES_MM) as KnotSlug[])])).max(4)
 	})
 	.meta({ id: 'CutsRequest' });
 export const CutsResponse = z

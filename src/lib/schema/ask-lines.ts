@@ -9,9 +9,11 @@ import {
 	ok,
 	parseLineClass,
 	sharedBacking,
+	takenMm,
 	totalLengthMm,
 	totalVolumeMm3,
 	under,
+	type KnotSlug,
 	type KnownComponent,
 	type Result
 } from '$lib/core';
@@ -114,11 +116,21 @@ export function answerContrast({
 		: fail({ code: 'needs_one_of', fields: ['two colours as #rrggbb'] });
 }
 
+/** The knot in the backing that a joint comes to. */
+const JOINT_KNOTS = {
+	arbor: 'overhand-arbor',
+	loops: 'surgeons-loop',
+	nail: 'nail-knot'
+} as const satisfies Record<string, KnotSlug>;
+
+const isJoint = (knot: string): knot is keyof typeof JOINT_KNOTS => knot in JOINT_KNOTS;
+
 export function answerCuts({
 	lengthM,
 	knots
 }: In<typeof ask.CutsRequest>): Result<In<typeof ask.CutsResponse>> {
-	const { cutMm, knotsMm, buyMm, leftoverMm } = cutFor(lengthM / M, knots);
+	const slugs = knots.map((knot) => (isJoint(knot) ? JOINT_KNOTS[knot] : knot));
+	const { cutMm, knotsMm, buyMm, leftoverMm } = cutFor(lengthM / M, takenMm(slugs, 'backing'));
 	return ok({
 		cutM: tidy(cutMm * M),
 		knotsM: tidy(knotsMm * M),

@@ -7,7 +7,7 @@ import { fitOf, STRAIGHT } from '../testing';
 import type { Problem } from '../uncertainty/inputs';
 import { toMm } from '../units/units';
 import { waysToEnough } from './enough';
-import { cutFor, KNOT_ALLOWANCE_MM, RETAIL_YARDS } from './shopping';
+import { cutFor, RETAIL_YARDS } from './shopping';
 
 const problem = (number: number, gapMm = 4): Problem => ({
 	source: STRAIGHT,
@@ -53,17 +53,17 @@ describe('ways to enough backing', () => {
 
 describe('what to buy and cut', () => {
 	it('adds the knots and takes the next size sold', () => {
-		const cut = cutFor(toMm(95, 'yd'), ['arbor', 'loops']);
-		expect(cut.cutMm).toBeCloseTo(toMm(95, 'yd') + KNOT_ALLOWANCE_MM.arbor + KNOT_ALLOWANCE_MM.loops, 9);
+		const cut = cutFor(toMm(95, 'yd'), toMm(42, 'in'));
+		expect(cut.cutMm).toBeCloseTo(toMm(95, 'yd') + toMm(42, 'in'), 9);
 		expect(cut.buyMm).toEqual([toMm(100, 'yd')]);
 		expect(cut.leftoverMm).toBeCloseTo(toMm(100, 'yd') - cut.cutMm, 9);
 	});
 	it('joins spools when one is not enough, and buys nothing for nothing', () => {
 		const most = RETAIL_YARDS.at(-1)!;
-		expect(cutFor(toMm(most + 30, 'yd'), []).buyMm).toEqual([toMm(most, 'yd'), toMm(50, 'yd')]);
-		expect(cutFor(0, ['arbor'])).toEqual({
+		expect(cutFor(toMm(most + 30, 'yd'), 0).buyMm).toEqual([toMm(most, 'yd'), toMm(50, 'yd')]);
+		expect(cutFor(0, 457.2)).toEqual({
 			cutMm: 0,
-			knotsMm: KNOT_ALLOWANCE_MM.arbor,
+			knotsMm: 457.2,
 			buyMm: [],
 			leftoverMm: 0
 		});

@@ -1,14 +1,4 @@
-import type { Joint } from '../procedure/job';
 import { toMm } from '../units/units';
-
-/** Length that a knot takes, tag included, mm. Common practice, rounded up. */
-export const KNOT_ALLOWANCE_MM: Record<Joint | 'arbor', number> = {
-	arbor: toMm(18, 'in'),
-	loops: toMm(24, 'in'),
-	nail: toMm(8, 'in'),
-	albright: toMm(10, 'in'),
-	'own-loop': toMm(24, 'in')
-};
 
 /** Lengths in which backing is sold, yd. Common practice. */
 export const RETAIL_YARDS = [50, 100, 150, 200, 250, 300, 400, 500, 600] as const;
@@ -22,9 +12,8 @@ export interface Cut {
 	readonly leftoverMm: number;
 }
 
-/** What to buy and cut for a strand of `lengthMm` with these knots at its ends. */
-export function cutFor(lengthMm: number, knots: readonly (Joint | 'arbor')[]): Cut {
-	const knotsMm = knots.reduce((sum, knot) => sum + KNOT_ALLOWANCE_MM[knot], 0);
+/** What to buy and cut for a strand of `lengthMm` whose knots take `knotsMm` of it. */
+export function cutFor(lengthMm: number, knotsMm: number): Cut {
 	const cutMm = lengthMm > 0 ? lengthMm + knotsMm : 0;
 	const sizes = RETAIL_YARDS.map((yards) => toMm(yards, 'yd'));
 	const largest = sizes.at(-1)!;

@@ -23,6 +23,12 @@ export function leaderStep(setup: JobSetup): Step {
 	const wraps = nailWraps(setup, parts.at(-1)!);
 	return step('leader', {
 		title: 'Put on the leader',
+		knots: [
+			{ slug: 'leader-uncoiled', wraps: 3 },
+			schools.weldedLoop === 'keep'
+				? { slug: 'loop-to-loop', wraps: 1 }
+				: { slug: 'nail-knot', wraps: wraps === '5–7' ? 6 : 8 }
+		],
 		instructions: [
 			[
 				'Hold the coil over three spread fingers, unwind the turns of its butt, and pull it off from the small end.'

@@ -1,3 +1,4 @@
+import type { KnotSlug } from '../knots/takes';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import type { Caution, Sentence } from './phrase';
 import type { Schools } from './schools';
@@ -19,14 +20,15 @@ export interface Tying {
 
 /** A knot by its name in the catalogue, with so many wraps. */
 interface Drawn {
-	readonly slug: string;
+	readonly slug: KnotSlug;
 	readonly wraps: number;
 }
 const LOOPED: Drawn = { slug: 'loop-to-loop', wraps: 1 };
 
 /** More wraps where the water is salt or the line sinks. */
+const manyWraps = (setup: JobSetup, part: JobPart): boolean => part.sinking || setup.schools.water === 'salt';
 export const nailWraps = (setup: JobSetup, part: JobPart): string =>
-	part.sinking || setup.schools.water === 'salt' ? '7–10' : '5–7';
+	manyWraps(setup, part) ? '7–10' : '5–7';
 
 /** Loops need a loop: with the line's own cut off, one is made. Backing has none to cut. */
 export const jointOf = (setup: JobSetup, part: JobPart): Joint =>
@@ -40,6 +42,12 @@ const tags = (way: Schools['tag']): Sentence => [
 
 /** Passes of the loop's knot: strong backing holds with two, thin slips. */
 const loopPasses = (under: JobPart): number => ((under.strengthLb ?? 20) >= 30 ? 2 : 3);
+
+/** The knots of a loop to loop: one for the loop under it, where that is not there already. */
+const loopedTo = (under: JobPart): readonly Drawn[] => [
+	...(isUnder(under.role) ? [{ slug: 'surgeons-loop', wraps: loopPasses(under) } as const] : []),
+	LOOPED
+];
 
 /** The loop in what lies under: doubled in strong backing, tripled in thin; a line brings its own. */
 function loopUnder(under: JobPart): Sentence {
@@ -63,7 +71,7 @@ const SQUARE = {
 
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
 	loops: (_, __, under) => ({
-		knots: [...(isUnder(under.role) ? [{ slug: 'surgeons-loop', wraps: loopPasses(under) }] : []), LOOPED],
+		knots: loopedTo(under),
 		instructions: [loopUnder(under), THROUGH],
 		...SQUARE,
 		cautions: ['blades'],
@@ -71,7 +79,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 6
 	}),
 	'own-loop': (_, __, under) => ({
-		knots: [{ slug: 'nail-knot', wraps: 6 }, LOOPED],
+		knots: [{ slug: 'own-loop', wraps: 6 }, ...loopedTo(under)],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
@@ -86,7 +94,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 16
 	}),
 	nail: (setup, part) => ({
-		knots: [{ slug: 'nail-knot', wraps: nailWraps(setup, part) === '5–7' ? 6 : 8 }],
+		knots: [{ slug: 'nail-knot', wraps: manyWraps(setup, part) ? 8 : 6 }],
 		instructions: [
 			...(isUnder(part.role)
 				? []
@@ -105,13 +113,13 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		minutes: 8
 	}),
 	albright: (setup, part) => ({
-		knots: [],
+		knots: [{ slug: 'albright', wraps: manyWraps(setup, part) ? 11 : 9 }],
 		instructions: [
 			[
 				'Fold a bight in the end of the thicker one. Lead the thinner through it and wrap back over all three strands.'
 			],
 			[
-				`${part.sinking || setup.schools.water === 'salt' ? '10–12' : '8–10'} wraps, touching; then out through the bight on the side where you came in.`
+				`${manyWraps(setup, part) ? '10–12' : '8–10'} wraps, touching; then out through the bight on the side where you came in.`
 			],
 			['Moisten. Draw standing part and tag up in turn, a little each time.'],
 			tags(setup.schools.tag)
@@ -160,11 +168,11 @@ const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sen
 	]
 };
 
-const ARBOR_DRAWN: Record<Schools['arborKnot'], Drawn> = {
-	overhand: { slug: 'overhand-arbor', wraps: 1 },
-	doubled: { slug: 'overhand-arbor', wraps: 2 },
-	uni: { slug: 'uni-arbor', wraps: 4 },
-	'spool-loop': { slug: 'surgeons-loop', wraps: 2 }
+const ARBOR_DRAWN: Record<Schools['arborKnot'], (turns: number) => Drawn> = {
+	overhand: () => ({ slug: 'overhand-arbor', wraps: 1 }),
+	doubled: () => ({ slug: 'overhand-arbor', wraps: 2 }),
+	uni: () => ({ slug: 'uni-arbor', wraps: 4 }),
+	'spool-loop': (turns) => ({ slug: 'spool-loop', wraps: turns })
 };
 
 /** The knot on the arbor. It only keeps the spool from turning inside the backing, and should never be seen again. */
@@ -180,7 +188,7 @@ export function arborTying(setup: JobSetup): Tying {
 				? [['This backing slips on a bare arbor: 5–8 ft of mono on first, and join to that.']]
 				: [['This backing slips on a bare arbor: take all three turns and pull hard before you go on.']];
 	return {
-		knots: [ARBOR_DRAWN[arborKnot]],
+		knots: [ARBOR_DRAWN[arborKnot](setup.arborTurns)],
 		instructions: [
 			...under,
 			...ARBOR_TYINGS[arborKnot](setup.arborTurns),

@@ -101,7 +101,14 @@ describe('the knot drawn with a step', () => {
 		expect(drawn({ stack: 'thin braid' }, 'join:line')[0]).toEqual(['surgeons-loop', 2]);
 		expect(drawn({ stack: 'spey' }, 'join:head')).toEqual([['loop-to-loop', 1]]);
 		expect(drawn({ joint: 'nail', stack: 'sinking' }, 'join:line')).toEqual([['nail-knot', 8]]);
-		expect(drawn({ joint: 'albright' }, 'join:line')).toEqual([]);
+		expect(drawn({ joint: 'albright' }, 'join:line')).toEqual([['albright', 9]]);
+		expect(drawn({ joint: 'own-loop' }, 'join:line').map(([slug]) => slug)).toEqual([
+			'own-loop',
+			'surgeons-loop',
+			'loop-to-loop'
+		]);
+		expect(drawn({ schools: { arborKnot: 'spool-loop' } }, 'arbor')[0]![0]).toBe('spool-loop');
+		expect(drawn({}, 'leader').map(([slug]) => slug)).toEqual(['leader-uncoiled', 'loop-to-loop']);
 	});
 	it('is there to be drawn, and takes so many', () => {
 		for (const stack of Object.keys(STACKS) as StackName[])

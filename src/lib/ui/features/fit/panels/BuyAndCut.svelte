@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { cutFor, formatLength, type Joint } from '$lib/core';
+	import { cutFor, formatLength, knotLengthMm } from '$lib/core';
+	import { jobOf } from '$lib/schema/job';
 	import { longUnit, showLong, showSmall } from '$lib/schema/units';
 	import Download from '@lucide/svelte/icons/download';
 	import Printer from '@lucide/svelte/icons/printer';
@@ -15,6 +16,8 @@
 	const workout = $derived(fit.workout);
 	const name = $derived(fit.form.spool.name || 'This spool');
 
+	const job = $derived(workout && jobOf(fit.form, workout, preferences.schools));
+
 	/** Backings and beds are cut from a spool; lines come as they are. */
 	const cuts = $derived(
 		(workout?.parts ?? []).flatMap((part, i) => {
@@ -23,10 +26,9 @@
 			const lengthMm = workout!.fit.layers[i]!.lengthMm;
 			// A little too much can be trimmed, too little cannot: the high end of the range.
 			const wantedMm = solved && lengthMm > 0 ? workout!.estimate.ranges.lengthMm.high : lengthMm;
-			const knots: (Joint | 'arbor')[] = [i === 0 ? 'arbor' : fit.form.fill.stack[i]!.joint];
-			const next = fit.form.fill.stack[i + 1];
-			if (next) knots.push(next.joint);
-			return [{ part, solved, lengthMm, cut: cutFor(wantedMm, knots) }];
+			// What the job leaves out is not cut at all.
+			const cut = job!.parts.some(({ id }) => id === part.id) ? knotLengthMm(job!, part.id) : 0;
+			return [{ part, solved, lengthMm, cut: cutFor(wantedMm, cut) }];
 		})
 	);
 	const bought = $derived(
