@@ -4,6 +4,7 @@ import * as stack from './002-stack';
 import * as hands from './003-hands';
 import * as runs from './004-runs';
 import * as steps from './005-steps';
+import * as practice from './006-practice';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -11,7 +12,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '002-stack', ...stack },
 	{ name: '003-hands', ...hands },
 	{ name: '004-runs', ...runs },
-	{ name: '005-steps', ...steps }
+	{ name: '005-steps', ...steps },
+	{ name: '006-practice', ...practice }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -2,6 +2,7 @@
 import { database } from '../db';
 import * as handsService from './hands';
 import * as photos from './photos';
+import * as practiceService from './practice';
 import * as runs from './runs';
 import * as setups from './setups';
 
@@ -37,3 +38,6 @@ export const photo = bound(photos.photo);
 export const recordWinding = bound(setups.recordWinding);
 export const removeSpool = bound(setups.removeSpool);
 export const restoreSpool = bound(setups.restoreSpool);
+export const practice = bound(practiceService.practice);
+export const practised = bound(practiceService.practised);
+export const setSeason = bound(practiceService.setSeason);

@@ -2,6 +2,8 @@ import * as ask from '$lib/schema/ask-api';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
+import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-api';
+import { Practice, Practised, Season } from '$lib/schema/practice';
 import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { z } from 'zod';
@@ -55,6 +57,7 @@ const ASKED = {
 	'/api/line': asked('What a line weighs and comes to', ask.LineRequest, ask.LineResponse),
 	'/api/contrast': asked('Whether a joint of two colours shows', ask.ContrastRequest, ask.ContrastResponse),
 	'/api/cuts': asked('What to buy and cut', ask.CutsRequest, ask.CutsResponse),
+	'/api/choose-knot': asked('Which knot for a place, and why', ChooseKnotRequest, ChooseKnotResponse),
 	'/api/runout': asked('Retrieve and drag along a run', ask.RunoutRequest, ask.RunoutResponse)
 };
 
@@ -131,6 +134,19 @@ export const openApiDocument = () =>
 					},
 					responses: { '200': jsonOf(KnotCurves, 'The strands.'), ...missing, '422': refusals['422'] }
 				}
+			},
+			'/api/practice': {
+				get: {
+					summary: 'How well each knot is known, and when it is due',
+					responses: { '200': jsonOf(Practice, 'Every knot that is drawn.') }
+				},
+				post: taking('Count a session with a knot, once however often it is sent', Practised, {
+					'200': jsonOf(Practice, 'As it is then.'),
+					...missing
+				}),
+				put: taking('The day spools are next wound', Season, {
+					'200': jsonOf(Practice, 'As it is then: what is due is due in time for it.')
+				})
 			},
 			'/api/hands': {
 				get: {

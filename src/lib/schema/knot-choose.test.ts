@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { answerChooseKnot, ChooseKnotRequest, ChooseKnotResponse } from './knot-choose-api';
+import { situationOf, situationQuery } from './knot-situation';
+
+describe('a question in an address', () => {
+	it('says back what it was asked', () => {
+		const query = 'place=leader-line&loop=none&swaps=never&water=salt&smooth=yes&tools=needle glue&thin=0.6';
+		const situation = situationOf(new URLSearchParams(query));
+		expect(situation).toMatchObject({
+			place: 'leader-line',
+			loop: 'none',
+			swaps: 'never',
+			water: 'salt',
+			smooth: true,
+			slick: false,
+			tools: ['needle', 'glue'],
+			thinMm: 0.6,
+			thickMm: 1.1
+		});
+		expect(situationOf(situationQuery(situation))).toEqual(situation);
+	});
+	it('takes what is usual where nothing, or nonsense, is said', () => {
+		const usual = situationOf(new URLSearchParams());
+		expect(usual).toMatchObject({ place: 'backing-line', tools: ['tube', 'stiff-piece'] });
+		expect(
+			situationOf(new URLSearchParams('place=moon&thin=-4&thick=wide&skill=%F0%9F%8E%A3&loop='))
+		).toEqual(usual);
+		expect(situationOf(new URLSearchParams('thin=1.5&thick=0.3'))).toMatchObject({
+			thinMm: 0.3,
+			thickMm: 1.5
+		});
+		expect(situationOf(new URLSearchParams('tools=')).tools).toEqual([]);
+	});
+});
+
+describe('asked over the wire', () => {
+	const ask = (body: unknown) => {
+		const answered = answerChooseKnot(ChooseKnotRequest.parse(body));
+		return answered.ok ? ChooseKnotResponse.parse(answered.value).answers : answered.issues;
+	};
+	it('answers with names, reasons, and what is missing', () => {
+		const answers = ask({ place: 'backing-line', swaps: 'often' });
+		expect(answers[0]).toMatchObject({ slug: 'loop-to-loop', name: 'Loop to loop', wraps: 1 });
+		expect(answers.at(-1)).toHaveProperty('lacks');
+	});
+	it('takes a thickness alone, and refuses two that are the wrong way round', () => {
+		expect(ask({ place: 'tippet', thinMm: 0.5 })[0]).toHaveProperty('slug');
+		expect(ask({ place: 'tippet', thinMm: 0.5, thickMm: 0.2 })).toMatchObject([{ code: 'out_of_range' }]);
+		expect(ChooseKnotRequest.safeParse({ place: 'tippet', thinMm: 0 }).success).toBe(false);
+		expect(ChooseKnotRequest.safeParse({ place: 'moon' }).success).toBe(false);
+	});
+});

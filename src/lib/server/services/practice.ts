@@ -1,0 +1,94 @@
+import { findKnot, jobSteps, KNOTS } from '$lib/core';
+import { jobOf } from '$lib/schema/job';
+import type { Practice } from '$lib/schema/practice';
+import { DEFAULT_UNITS } from '$lib/schema/units';
+import { workOut } from '$lib/schema/workout';
+import type { Knex } from 'knex';
+import { createEmptyCard, fsrs, Rating, type Grade } from 'ts-fsrs';
+import {
+	countSessions,
+	findCard,
+	findSeason,
+	insertSession,
+	listCards,
+	putCard,
+	putSeason,
+	type StoredCard
+} from '../repositories/practice';
+import { rack } from './setups';
+
+/**
+ * When a knot is looked at again: the FSRS scheduler with its own default weights, in days from the first session on,
+ * and without its random spread, so that the same answers give the same days.
+ */
+const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false });
+
+/** How many days before the spools are wound a knot has to be fresh again. */
+export const READY_DAYS = 7;
+const DAY_MS = 86_400_000;
+
+const grade = (right: number, asked: number): Grade =>
+	right === asked ? Rating.Good : right >= asked / 2 ? Rating.Hard : Rating.Again;
+
+/** When it is due: as scheduled, but not after the day on which it has to be ready for the spools. */
+export function dueInTime(due: Date, windsOn: string | null, now: Date): Date {
+	if (windsOn === null) return due;
+	const ready = new Date(Date.parse(windsOn) - READY_DAYS * DAY_MS);
+	const winds = new Date(Date.parse(windsOn) + DAY_MS);
+	// Practised within those days it is fresh; after them the next season has not been named yet.
+	return now < ready && due > ready && now < winds ? ready : due;
+}
+
+/** The knots that are tied in what is planned or wound on the rack. */
+async function knotsInUse(db: Knex): Promise<Set<string>> {
+	const used = new Set<string>();
+	for (const { planned, wound } of await rack(db))
+		for (const form of [planned?.form, wound?.form]) {
+			const worked = form && workOut(form, DEFAULT_UNITS);
+			if (!worked?.ok) continue;
+			for (const { knots = [] } of jobSteps(jobOf(form!, worked.value)))
+				for (const { slug } of knots) used.add(slug);
+		}
+	return used;
+}
+
+/** Every knot that is drawn: how often it was practised, how well it sits, and when it is due. */
+export async function practice(db: Knex, now = new Date()): Promise<Practice> {
+	const [cards, sessions, windsOn, inUse] = await Promise.all([
+		listCards(db),
+		countSessions(db),
+		findSeason(db),
+		knotsInUse(db)
+	]);
+	return {
+		windsOn,
+		knots: KNOTS.map(({ slug }) => {
+			const card = cards.get(slug);
+			return {
+				slug,
+				dueAt: card ? dueInTime(card.due, windsOn, now).toISOString() : null,
+				practisedAt: card?.last_review?.toISOString() ?? null,
+				sessions: sessions.get(slug) ?? 0,
+				remembered: card ? scheduler.get_retrievability(card, now, false) : 0,
+				inUse: inUse.has(slug)
+			};
+		})
+	};
+}
+
+/** Counts a session with a knot, and schedules the next one. False for a knot that is not drawn. */
+export async function practised(
+	db: Knex,
+	{ id, slug, right, asked }: { id: string; slug: string; right: number; asked: number },
+	now = new Date()
+): Promise<boolean> {
+	if (!findKnot(slug)) return false;
+	await db.transaction(async (trx) => {
+		if (!(await insertSession(trx, { id, slug, at: now.toISOString(), right, asked }))) return;
+		const card: StoredCard = (await findCard(trx, slug)) ?? createEmptyCard(now);
+		await putCard(trx, slug, scheduler.next(card, now, grade(right, asked)).card);
+	});
+	return true;
+}
+
+export const setSeason = (db: Knex, windsOn: string | null): Promise<void> => putSeason(db, windsOn);
