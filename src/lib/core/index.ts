@@ -74,15 +74,14 @@ export * from './run/timing';
 export * from './run/weighing';
 export * from './run/winding';
 export { KNOTS, findKnot } from './knots/catalogue';
+export { chooseKnot, type KnotAnswer } from './knots/choose';
 export {
-	chooseKnot,
 	KNOT_PLACES,
 	KNOT_TOOLS,
-	type KnotAnswer,
 	type KnotPlace,
 	type KnotSituation,
 	type KnotTool
-} from './knots/choose';
+} from './knots/situation';
 export { DESCRIBED, findDescribed } from './knots/described';
 export { GRIPS, holdOfTurns, type Grip } from './knots/hold';
 export { exercisesOf, type Choice, type Exercise } from './knots/practice';

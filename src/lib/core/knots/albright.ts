@@ -1,6 +1,6 @@
 import type { Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
-import { around, helix, strand, type Strand } from './strand';
+import { helix, strand, type Strand } from './strand';
 import { drawnTo, wayOf, type Way } from './way';
 
 const LINE_MM = 1.7;

@@ -1,20 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findKnot } from './catalogue';
-import {
-	chooseKnot,
-	KNOT_PLACES,
-	KNOT_TOOLS,
-	type KnotPlace,
-	type KnotSituation,
-	type KnotTool
-} from './choose';
-import { findDescribed } from './described';
+import { findKnot, KNOTS } from './catalogue';
+import { chooseKnot } from './choose';
+import { KNOT_PLACES, KNOT_TOOLS, type KnotPlace, type KnotSituation, type KnotTool } from './situation';
+import { DESCRIBED, findDescribed } from './described';
 import { holdOfTurns } from './hold';
 import { wrapsOf } from './knot';
 import { KNOT_TAKES_MM, takenMm } from './takes';
-import { KNOTS } from './catalogue';
-import { DESCRIBED } from './described';
 
 const TYPICAL: KnotSituation = {
 	place: 'backing-line',

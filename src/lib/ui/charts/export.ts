@@ -1,6 +1,6 @@
 /** Properties that give a drawing its look; written into the copy, since a file has no stylesheet. */
 const LOOK = [
-	'fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-opacity', 'stroke-dasharray', 'stroke-linecap',
+	'fill', 'fill-opacity', 'stroke', 'stroke-width', 'stroke-opacity', 'stroke-dasharray', 'stroke-dashoffset', 'stroke-linecap',
 	'stroke-linejoin', 'opacity', 'stop-color', 'stop-opacity', 'font-family', 'font-size', 'font-weight', 'text-anchor'
 ]; // prettier-ignore
 

@@ -1,16 +1,21 @@
 <script lang="ts">
 	import type { Strand, StrandRole } from '$lib/core';
-	import { knotDrawing, type View } from './layout';
+	import { knotDrawing, type Box, type View } from './layout';
 
 	/** A stage of a knot, drawn from its shape in space: what is under has a gap where something passes over it. */
 	interface Props {
 		strands: readonly Strand[];
 		view: View;
 		label: string;
+		/** Another picture that is taking this one's place, and how far it has come, 0–1. */
+		fading?: { readonly strands: readonly Strand[]; readonly share: number } | undefined;
+		/** What part of the plane is shown; as much as the strands need where nothing is said. */
+		box?: Box | undefined;
 	}
-	let { strands, view, label }: Props = $props();
+	let { strands, view, label, fading, box }: Props = $props();
 	const drawing = $derived(knotDrawing(strands, view));
-	const { box } = $derived(drawing);
+	const coming = $derived(fading && knotDrawing(fading.strands, view));
+	const shown = $derived(box ?? drawing.box);
 
 	const COLOURS: Record<StrandRole, string> = {
 		backing: 'var(--backing)',
@@ -23,22 +28,16 @@
 	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
 	const TEXTURES: Partial<Record<StrandRole, string>> = { backing: '0.5 0.7', tippet: '2.4 1.2' };
 	/** Paper beside what passes over, mm; the outline, mm, less on what is thin itself. */
-	const GAP = 0.42;
+	const GAP = 0.34;
 	const OUTLINE = 0.22;
 	const outline = (radius: number): number => Math.min(OUTLINE, 0.3 * radius);
 </script>
 
-<svg
-	viewBox="{box.x} {box.y} {box.width} {box.height}"
-	class="block size-full"
-	role="img"
-	aria-label={label}
-	data-knot
->
-	{#each drawing.pieces as { path, role, radius, lies, from, strand }, i (i)}
+{#snippet picture({ pieces, ends }: typeof drawing)}
+	{#each pieces as { path, edge, margin, role, radius, lies, from, strand }, i (i)}
 		<g fill="none" data-strand={strand} data-lies={lies}>
-			{#if lies === 'over'}<path d={path} stroke="var(--paper)" stroke-width={2 * (radius + GAP)} />{/if}
-			<path d={path} stroke="var(--ink)" stroke-width={2 * radius} stroke-linejoin="round" data-outline />
+			{#if margin}<path d={margin} stroke="var(--paper)" stroke-width={2 * (radius + GAP)} />{/if}
+			<path d={edge} stroke="var(--ink)" stroke-width={2 * radius} stroke-linejoin="round" data-outline />
 			<path
 				d={path}
 				stroke={COLOURS[role]}
@@ -62,7 +61,7 @@
 			{/if}
 		</g>
 	{/each}
-	{#each drawing.ends as { x, y, kind, radius, toward }, i (i)}
+	{#each ends as { x, y, kind, radius, toward }, i (i)}
 		<g transform="translate({x} {y}) rotate({toward})" data-end={kind}>
 			{#if kind === 'tag'}
 				<circle r={1.15 * radius} fill="var(--now)" stroke="var(--ink)" stroke-width={OUTLINE} />
@@ -71,4 +70,19 @@
 			{/if}
 		</g>
 	{/each}
+{/snippet}
+
+<svg
+	viewBox="{shown.x} {shown.y} {shown.width} {shown.height}"
+	class="block size-full"
+	role="img"
+	aria-label={label}
+	data-knot
+>
+	{#if coming}
+		<g opacity={1 - fading!.share}>{@render picture(drawing)}</g>
+		<g opacity={fading!.share} data-coming>{@render picture(coming)}</g>
+	{:else}
+		{@render picture(drawing)}
+	{/if}
 </svg>

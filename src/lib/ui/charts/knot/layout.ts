@@ -17,12 +17,34 @@ export interface Piece {
 	readonly role: StrandRole;
 	readonly radius: number;
 	readonly path: string;
+	/** The same a little shorter: where pieces meet, the colour of both covers the edge of either. */
+	readonly edge: string;
+	/** The stretch that gets a margin of paper, where it passes over: short of its neighbours, which it does not part from. */
+	readonly margin: string;
 	/** How far along its strand it begins, mm: a texture goes on from there. */
 	readonly from: number;
 	readonly lies: Lies;
 	/** How near it lies on the whole, mm toward whoever looks. */
 	readonly near: number;
+	/** The crossing it holds. */
+	readonly crossing: Crossing | undefined;
 }
+
+/** A part of the plane, mm. */
+export interface Box {
+	readonly x: number;
+	readonly y: number;
+	readonly width: number;
+	readonly height: number;
+}
+
+/** A box on the way from one to another. */
+export const boxBetween = (from: Box, to: Box, share: number): Box => ({
+	x: from.x + share * (to.x - from.x),
+	y: from.y + share * (to.y - from.y),
+	width: from.width + share * (to.width - from.width),
+	height: from.height + share * (to.height - from.height)
+});
 
 export interface KnotDrawing {
 	/** In the order they are painted. */
@@ -37,7 +59,7 @@ export interface KnotDrawing {
 		/** Where it would go on, degrees clockwise from the right. */
 		readonly toward: number;
 	}[];
-	readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+	readonly box: Box;
 }
 
 /** Looked at from there; y then grows downward, as on a screen. */
@@ -48,11 +70,15 @@ export function seen([x, y, z]: Vec3, { yaw, pitch, mirrored }: View): Vec3 {
 	return [x1, -y1, z2];
 }
 
-/** Room round the drawing, mm; how much a piece runs on into the next so that no seam shows, in points. */
+/** Room round the drawing, and how far a piece runs on into the next so that no seam shows, mm. */
 const MARGIN = 3.4;
-const OVERLAP = 0.3;
+const OVERLAP = 0.4;
+/** By how much a margin of paper is shorter than its piece, at either end, mm. */
+const MARGIN_SHORT = 0.6;
 /** How far on either side of a passage its piece goes, strand widths: what passes over has a margin there. */
 const PASSAGE_REACH = 2.2;
+/** Longest piece that holds no crossing, mm. */
+const FREE_LENGTH = 10;
 
 /** A point of a curve at a place between two of its points. */
 function pointAt(points: readonly Vec3[], at: number): Vec3 {
@@ -104,9 +130,9 @@ function piecesOf(
 	crossings: readonly Crossing[]
 ): Piece[] {
 	const passages = crossings
-		.flatMap(({ over, under }) => [
-			{ ...over, lies: 'over' as const },
-			{ ...under, lies: 'under' as const }
+		.flatMap((crossing) => [
+			{ ...crossing.over, lies: 'over' as const, crossing },
+			{ ...crossing.under, lies: 'under' as const, crossing }
 		])
 		.filter(({ curve }) => curve === index)
 		.sort((a, b) => a.at - b.at);
@@ -114,41 +140,53 @@ function piecesOf(
 	const reach = 2 * strand.radiusMm * PASSAGE_REACH;
 	const lengths = lengthsOf(points);
 	const pieces: Piece[] = [];
-	const add = (from: number, to: number, lies: Lies, passage?: number): void => {
+	const add = (from: number, to: number, lies: Lies, passage?: { at: number; crossing: Crossing }): void => {
 		if (to - from < 1e-9) return;
 		// A piece runs on into the next, but never as far as another passage.
-		const room = (place: number): number =>
-			passages.reduce(
-				(least, { at }) => (at === passage ? least : Math.min(least, Math.abs(at - place))),
-				Infinity
-			);
-		const [start, stop] = [
-			Math.max(0, from - Math.min(OVERLAP, room(from) / 3)),
-			Math.min(end, to + Math.min(OVERLAP, room(to) / 3))
-		];
+		const reached = (place: number, mm: number): number => {
+			const on = along(points, place, mm);
+			const before = passages.find(({ at }) => at !== passage?.at && (at - place) * (at - on) <= 0);
+			return before ? place + (before.at - place) / 3 : on;
+		};
+		const [start, stop] = [reached(from, -OVERLAP), reached(to, OVERLAP)];
 		const whole = Math.floor(start);
 		pieces.push({
 			strand: index,
 			role: strand.role,
 			radius: strand.radiusMm,
 			path: pathOf(points, start, stop),
+			edge: pathOf(points, (from + start) / 2, (to + stop) / 2),
+			margin:
+				lies === 'over'
+					? pathOf(points, along(points, from, MARGIN_SHORT), along(points, to, -MARGIN_SHORT))
+					: '',
 			from: lengths[whole]! + (start - whole) * ((lengths[whole + 1] ?? lengths[whole]!) - lengths[whole]!),
 			lies,
-			near: meanZ(points, from, to)
+			near: meanZ(points, from, to),
+			crossing: passage?.crossing
 		});
 	};
+	/** What is long may lie near at one end and far at the other: it is laid in lengths. */
+	const addFree = (from: number, to: number): void => {
+		for (let start = from; start < to;) {
+			const stop = Math.min(to, along(points, start, FREE_LENGTH));
+			add(start, stop, 'free');
+			start = stop;
+		}
+	};
 	let done = 0;
-	passages.forEach(({ at, lies }, i) => {
+	passages.forEach((passage, i) => {
+		const { at, lies } = passage;
 		const [before, after] = [passages[i - 1]?.at, passages[i + 1]?.at];
 		const least = before === undefined ? 0 : (before + at) / 2;
 		const most = after === undefined ? end : (after + at) / 2;
 		const from = Math.max(least, along(points, at, -reach));
 		const to = Math.min(most, along(points, at, reach));
-		add(done, from, 'free');
-		add(from, to, lies, at);
+		addFree(done, from);
+		add(from, to, lies, passage);
 		done = to;
 	});
-	add(done, end, 'free');
+	addFree(done, end);
 	return pieces;
 }
 
@@ -162,12 +200,41 @@ function lengthsOf(points: readonly Vec3[]): number[] {
 	return lengths;
 }
 
-const ORDER: Record<Lies, number> = { under: 0, free: 1, over: 2 };
+/**
+ * The order in which pieces are painted: what lies nearer later. At a crossing what is over comes after what is under,
+ * whatever the rest of the two pieces does; a piece holds one crossing at most, so that nothing contradicts that.
+ */
+function inPaintingOrder(pieces: readonly Piece[]): Piece[] {
+	const below = new Map(
+		pieces.flatMap(({ lies, crossing, near }) => (lies === 'under' ? [[crossing, near]] : []))
+	);
+	const height = ({ lies, crossing, near }: Piece): number =>
+		lies === 'over' ? Math.max(near, below.get(crossing)! + 1e-6) : near;
+	return pieces
+		.map((piece) => ({ piece, height: height(piece) }))
+		.sort((a, b) => a.height - b.height)
+		.map(({ piece }) => piece);
+}
+
+function boxAround(strands: readonly Strand[], looked: readonly (readonly Vec3[])[]): Box {
+	let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
+	for (const [x, y] of looked.flat()) {
+		[left, right] = [Math.min(left, x), Math.max(right, x)];
+		[top, bottom] = [Math.min(top, y), Math.max(bottom, y)];
+	}
+	const room = Math.max(...strands.map(({ radiusMm }) => radiusMm)) + MARGIN;
+	return { x: left - room, y: top - room, width: right - left + 2 * room, height: bottom - top + 2 * room };
+}
+
+/** The part of the plane that strands need, looked at from there. */
+export const boxOf = (strands: readonly Strand[], view: View): Box =>
+	boxAround(
+		strands,
+		strands.map(({ points }) => points.map((point) => seen(point, view)))
+	);
 
 /**
- * The strands as they are painted. Everything that passes under comes first, then what lies free, then everything that
- * passes over: a piece holds one passage, so that order is right at every crossing. Strands also lie on one another
- * without their middles crossing: of each kind, what lies nearer comes later.
+ * The strands as they are painted, piece by piece, and what else a picture of them needs.
  */
 export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing {
 	const looked = strands.map(({ points, closed }) => {
@@ -176,12 +243,8 @@ export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing
 	});
 	const crossings = crossingsOf(looked.map((points) => ({ points, closed: false })));
 	const pieces = looked.flatMap((points, i) => piecesOf(strands[i]!, i, points, crossings));
-	const all = looked.flat();
-	const widest = Math.max(...strands.map(({ radiusMm }) => radiusMm)) + MARGIN;
-	const [xs, ys] = [all.map(([x]) => x), all.map(([, y]) => y)];
-	const [left, top] = [Math.min(...xs) - widest, Math.min(...ys) - widest];
 	return {
-		pieces: pieces.sort((a, b) => ORDER[a.lies] - ORDER[b.lies] || a.near - b.near),
+		pieces: inPaintingOrder(pieces),
 		crossings,
 		ends: strands.flatMap(({ start, end, radiusMm: radius }, i) => {
 			const points = looked[i]!;
@@ -191,11 +254,6 @@ export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing
 					: [{ x, y, kind, radius, toward: (180 / Math.PI) * Math.atan2(y - fy, x - fx) }];
 			return [...mark(start, points[0]!, points[1]!), ...mark(end, points.at(-1)!, points.at(-2)!)];
 		}),
-		box: {
-			x: left,
-			y: top,
-			width: Math.max(...xs) + widest - left,
-			height: Math.max(...ys) + widest - top
-		}
+		box: boxAround(strands, looked)
 	};
 }

@@ -1,26 +1,53 @@
 <script lang="ts">
-	import { findKnot } from '$lib/core';
-	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
+	import { findKnot, wrapsOf } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
+	import { Playback } from '../knots/playback.svelte';
+	import StageDrawing from '../knots/StageDrawing.svelte';
 
-	/** The knot of a step, as it looks when it is tied; how, is one tap away. */
+	/** The knot of a step, as it looks when it is tied; and stage by stage, in the place where it is tied. */
 	let { slug, wraps }: { slug: string; wraps: number } = $props();
 	const knot = $derived(findKnot(slug));
+	const count = $derived(knot?.stages.length ?? 0);
+	// A step's knots are made anew with the step.
+	// svelte-ignore state_referenced_locally
+	const playback = new Playback(count, count - 1);
+	$effect(() => () => playback.pause());
+	const stage = $derived(knot?.stages[playback.stage]);
 </script>
 
-{#if knot}
-	<a
-		href="/knots/{slug}?wraps={wraps}"
-		class="group block max-w-lg min-w-64 flex-1 border-y border-hair bg-paper p-2"
+{#if knot && stage}
+	<figure
+		class="block max-w-lg min-w-64 flex-1 border-y border-hair bg-paper p-2"
 		data-step-knot={slug}
+		data-stage={playback.stage + 1}
 	>
-		<span class="block h-44">
-			<KnotDiagram
-				strands={knot.stages.at(-1)!.strands(wraps)}
-				view={FRONT}
-				label="{knot.name}, as it should look"
-			/>
-		</span>
-		<span class="text-[17px] group-hover:underline">{knot.name}: stage by stage</span>
-	</a>
+		<div class="h-44">
+			<StageDrawing {knot} wraps={wrapsOf(knot, wraps)} place={playback.place} view={FRONT} />
+		</div>
+		<figcaption class="text-[17px]">
+			<span class="flex items-center gap-2">
+				<button
+					type="button"
+					class="action-quiet min-h-11"
+					aria-label="{knot.name}: stage before"
+					disabled={playback.stage === 0}
+					onclick={() => playback.go(playback.stage - 1)}>&lsaquo;</button
+				>
+				<button
+					type="button"
+					class="action-quiet min-h-11"
+					aria-label="{knot.name}: next stage"
+					onclick={() => playback.go((playback.stage + 1) % count)}>&rsaquo;</button
+				>
+				<span class="figure text-[15px] text-soft">{playback.stage + 1} of {count}</span>
+				<a
+					class="min-w-0 flex-1 text-right hover:underline"
+					href="/knots/{slug}?stage={playback.stage + 1}&wraps={wraps}">{knot.name}</a
+				>
+			</span>
+			<span class="block min-h-[3.9em] pt-1" aria-live="polite"
+				><b>{stage.title}.</b> {stage.instruction}</span
+			>
+		</figcaption>
+	</figure>
 {/if}

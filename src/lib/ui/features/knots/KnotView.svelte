@@ -2,14 +2,25 @@
 	import { CAUTIONS, wrapsOf, type Knot } from '$lib/core';
 	import FlipHorizontal from '@lucide/svelte/icons/flip-horizontal-2';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+	import Pause from '@lucide/svelte/icons/pause';
+	import Play from '@lucide/svelte/icons/play';
+	import { replaceState } from '$app/navigation';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { download, pngBlob, svgText } from '../../charts/export';
 	import { isShortcut } from '../../state/shortcuts';
+	import { Playback } from './playback.svelte';
+	import StageDrawing from './StageDrawing.svelte';
 
 	/** One knot: stage by stage, as many wraps as are wanted, mirrored for a left-hander, turned a little by hand. */
-	let { knot, wraps: first }: { knot: Knot; wraps: number | undefined } = $props();
-	let at = $state(0);
+	let {
+		knot,
+		wraps: first,
+		stage: from
+	}: { knot: Knot; wraps: number | undefined; stage: number } = $props();
 	// The page is made anew for another knot.
+	// svelte-ignore state_referenced_locally
+	const playback = new Playback(knot.stages.length, from);
+	$effect(() => () => playback.pause());
 	// svelte-ignore state_referenced_locally
 	let asked = $state(first);
 	let mirrored = $state(false);
@@ -17,26 +28,35 @@
 	let drawing = $state<HTMLElement>();
 
 	const wraps = $derived(wrapsOf(knot, asked));
+	const at = $derived(playback.stage);
 	const stage = $derived(knot.stages[at]!);
-	const strands = $derived(stage.strands(wraps));
 	const count = $derived(knot.stages.length);
 	/** How far a view may be turned, radians: far enough to see depth, not so far that it is another picture. */
 	const MOST_TURN = 0.5;
 	const clamp = (angle: number): number => Math.min(Math.max(angle, -MOST_TURN), MOST_TURN);
 
 	function go(to: number): void {
-		at = Math.min(Math.max(to, 0), count - 1);
+		playback.go(to);
+		remember();
 	}
+	/** The stage and the wraps, in the address: it can be passed on, and found again. */
+	function remember(): void {
+		replaceState(`?stage=${playback.stage + 1}&wraps=${wraps}`, {});
+	}
+	const toggle = (): void => (playback.playing ? playback.pause() : playback.play());
 	const KEYS: Record<string, () => void> = {
 		ArrowRight: () => go(at + 1),
 		ArrowLeft: () => go(at - 1),
 		Home: () => go(0),
 		End: () => go(count - 1),
-		x: () => (mirrored = !mirrored)
+		x: () => (mirrored = !mirrored),
+		p: toggle
 	};
 	function onkeydown(event: KeyboardEvent): void {
 		const act = KEYS[event.key];
-		if (!act || !isShortcut(event) || (event.target as Element).matches('[type=range]')) return;
+		// On the slider too an arrow is a stage: hairs are for the pointer.
+		const slider = (event.target as Element).matches('[type=range]');
+		if (!act || (!slider && !isShortcut(event)) || event.ctrlKey || event.metaKey || event.altKey) return;
 		event.preventDefault();
 		act();
 	}
@@ -58,29 +78,34 @@
 		<!-- svelte-ignore a11y_no_static_element_interactions -->
 		<div
 			bind:this={drawing}
-			class="aspect-[16/10] w-full cursor-grab touch-none border-y-2 border-ink bg-paper p-3 active:cursor-grabbing"
+			class="aspect-[16/10] sm:aspect-[2/1] w-full cursor-grab touch-none border-y-2 border-ink bg-paper p-3 active:cursor-grabbing"
 			onpointermove={drag}
 			ondblclick={() => (turn = { yaw: 0, pitch: 0 })}
 		>
-			<KnotDiagram
-				{strands}
-				view={{ ...turn, mirrored }}
-				label="{knot.name}, stage {at + 1} of {count}: {stage.title}. {stage.looks}"
-			/>
+			<StageDrawing {knot} {wraps} place={playback.place} view={{ ...turn, mirrored }} />
 		</div>
 		<div class="mt-3 flex flex-wrap items-center gap-3">
 			<button type="button" class="action-quiet min-h-11" disabled={at === 0} onclick={() => go(at - 1)}
 				>Back</button
 			>
+			<button
+				type="button"
+				class="action-quiet min-h-11"
+				aria-label={playback.playing ? 'Pause' : 'Play'}
+				onclick={toggle}
+				>{#if playback.playing}<Pause size={18} />{:else}<Play size={18} />{/if}</button
+			>
 			<input
 				type="range"
 				min="1"
 				max={count}
-				value={at + 1}
+				step="0.01"
+				value={playback.place + 1}
 				aria-label="Stage"
 				aria-valuetext="{at + 1} of {count}: {stage.title}"
-				class="min-h-11 flex-1 accent-ink"
-				oninput={(event) => go(event.currentTarget.valueAsNumber - 1)}
+				class="min-h-11 min-w-0 flex-1 accent-ink"
+				oninput={(event) => playback.scrub(event.currentTarget.valueAsNumber - 1)}
+				onchange={remember}
 			/>
 			<button type="button" class="action min-h-11" disabled={at === count - 1} onclick={() => go(at + 1)}
 				>Next</button
@@ -96,7 +121,10 @@
 						max={knot.wraps.most}
 						value={wraps}
 						class="w-16 border-b-[1.5px] border-ink bg-transparent py-1 text-[18px]"
-						onchange={(event) => (asked = event.currentTarget.valueAsNumber)}
+						onchange={(event) => {
+							asked = event.currentTarget.valueAsNumber;
+							remember();
+						}}
 					/>
 				</label>
 			{/if}
@@ -155,7 +183,7 @@
 				</figcaption>
 			</figure>
 		{/if}
-		{#each stage.cautions as caution (caution)}
+		{#each stage.cautions ?? [] as caution (caution)}
 			<p class="mt-3 flex gap-2 text-[16px]">
 				<TriangleAlert size={18} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[caution]}
 			</p>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { DateFormatter, getLocalTimeZone, parseDate } from '@internationalized/date';
+	import { getLocalTimeZone, parseDate } from '@internationalized/date';
+	import { showDay } from '../dates';
 	import Trash from '@lucide/svelte/icons/trash-2';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
@@ -16,8 +17,7 @@
 	const tallest = $derived(
 		Math.max(60, ...entries.map(({ drawing }) => 2 * (drawing?.spool.rimRadiusMm ?? 0))) * SCALE + 24
 	);
-	const dates = new DateFormatter('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-	const showDate = (iso: string): string => dates.format(parseDate(iso).toDate(getLocalTimeZone()));
+	const showDate = (iso: string): string => showDay(parseDate(iso).toDate(getLocalTimeZone()));
 </script>
 
 <ul class="grid grid-cols-2 sm:grid-cols-[repeat(auto-fill,minmax(172px,1fr))]">

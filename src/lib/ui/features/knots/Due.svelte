@@ -1,0 +1,87 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { findKnot } from '$lib/core';
+	import type { Practice } from '$lib/schema/practice';
+	import { showDay } from '../dates';
+	import { send } from '../../state/api';
+	import { notify } from '../../state/notices.svelte';
+
+	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
+	let { practice, now }: { practice: Practice; now: number } = $props();
+	type Progress = Practice['knots'][number];
+
+	const isDue = ({ dueAt }: Progress): boolean => dueAt !== null && Date.parse(dueAt) <= now;
+	const byDue = (a: Progress, b: Progress): number =>
+		Date.parse(a.dueAt ?? '9999-01-01') - Date.parse(b.dueAt ?? '9999-01-01');
+	const groups = $derived([
+		{ title: 'Due now', knots: practice.knots.filter(isDue).sort(byDue) },
+		{
+			title: 'On your reels, not practised yet',
+			knots: practice.knots.filter(({ inUse, dueAt }) => inUse && dueAt === null)
+		},
+		{
+			title: 'Later',
+			knots: practice.knots.filter((knot) => knot.dueAt !== null && !isDue(knot)).sort(byDue)
+		},
+		{
+			title: 'The others',
+			knots: practice.knots.filter(({ inUse, dueAt }) => !inUse && dueAt === null)
+		}
+	]);
+
+	async function setSeason(windsOn: string): Promise<void> {
+		const reply = await send('PUT', '/api/practice', { windsOn: windsOn || null });
+		if (reply.kind === 'ok') await invalidateAll();
+		else
+			await notify(
+				reply.kind === 'refused'
+					? (reply.issues[0]?.message ?? 'That is no date. Give one like 2027-03-20.')
+					: 'The server is not there. The date was not kept: try again in a moment.'
+			);
+	}
+	function told({ dueAt, sessions, remembered }: Progress): string {
+		if (dueAt === null) return 'not practised yet';
+		const times = sessions === 1 ? 'once' : `${sessions} times`;
+		return `${times}, remembered about ${Math.round(100 * remembered)} %, ${
+			Date.parse(dueAt) <= now ? 'due since' : 'due'
+		} ${showDay(new Date(dueAt))}`;
+	}
+</script>
+
+<label class="mt-5 block max-w-xs">
+	<span class="block text-[13px] text-soft">The day you next wind your spools</span>
+	<input
+		type="date"
+		value={practice.windsOn ?? ''}
+		class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
+		onchange={(event) => void setSeason(event.currentTarget.value)}
+	/>
+	<span class="mt-1 block text-[13.5px] text-soft">
+		{practice.windsOn ? 'Every knot you practise comes up a week before it, at the latest.' : 'Optional.'}
+	</span>
+</label>
+
+<div class="mt-6 grid gap-x-10 gap-y-6 lg:grid-cols-2">
+	{#each groups as { title, knots } (title)}
+		{#if knots.length > 0}
+			<section aria-label={title}>
+				<h2 class="border-t-2 border-ink pt-2 text-[17px] font-semibold">{title}</h2>
+				<ul>
+					{#each knots as progress (progress.slug)}
+						<li class="flex items-baseline gap-3 border-b border-hair py-2" data-progress={progress.slug}>
+							<span class="min-w-0 flex-1">
+								<span class="block text-[17px]">{findKnot(progress.slug)!.name}</span>
+								<span class="figure block text-[14px] text-soft">{told(progress)}</span>
+							</span>
+							<a
+								class={isDue(progress) ? 'action min-h-10' : 'action-quiet min-h-10'}
+								href="/knots/practise?knot={progress.slug}"
+								aria-label="Practise {findKnot(progress.slug)!.name}">Practise</a
+							>
+						</li>
+					{/each}
+				</ul>
+			</section>
+		{/if}
+	{/each}
+</div>

@@ -1,0 +1,15 @@
+import { findKnot } from '$lib/core';
+import { practice } from '$lib/server/services';
+import type { PageServerLoad } from './$types';
+
+/** What is due, and what is practised now: `?knot=`; chance can be fixed with `?seed=`. */
+export const load: PageServerLoad = async ({ url }) => {
+	const asked = url.searchParams.get('knot') ?? '';
+	const seed = Math.floor(Number(url.searchParams.get('seed')));
+	return {
+		practice: await practice(),
+		now: Date.now(),
+		slug: findKnot(asked) ? asked : undefined,
+		seed: seed >= 1 ? seed : Math.floor(Math.random() * 1e9)
+	};
+};

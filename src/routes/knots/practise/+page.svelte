@@ -1,0 +1,26 @@
+<script lang="ts">
+	import { findKnot } from '$lib/core';
+	import Due from '$lib/ui/features/knots/Due.svelte';
+	import Trainer from '$lib/ui/features/knots/Trainer.svelte';
+
+	let { data } = $props();
+	const knot = $derived(data.slug === undefined ? undefined : findKnot(data.slug));
+</script>
+
+<svelte:head><title>Practise · Knots · Wendle</title></svelte:head>
+
+<div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
+	<a class="text-[15px] underline" href="/knots">All knots</a>
+	<h1 class="mt-1 text-[26px] leading-tight font-bold tracking-tight">
+		{knot ? `Practise: ${knot.name}` : 'Practise'}
+	</h1>
+	{#if knot}
+		{#key `${knot.slug}/${data.seed}`}<Trainer {knot} seed={data.seed} />{/key}
+	{:else}
+		<p class="mt-1 max-w-[64ch]">
+			Three questions a knot. What went well comes again later, what did not sooner, and everything in time
+			for the day you wind.
+		</p>
+		<Due practice={data.practice} now={data.now} />
+	{/if}
+</div>
