@@ -45,6 +45,7 @@ export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from '
 export { CAUTIONS, type Caution, type Phrase, type Sentence } from './procedure/phrase';
 export * from './procedure/schools';
 export {
+	isUnder,
 	JOINT_BUYS,
 	JOINTS,
 	LEAST_BACKING_MM,

@@ -1,6 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { answerChooseKnot, ChooseKnotRequest, ChooseKnotResponse } from './knot-choose-api';
-import { situationOf, situationQuery } from './knot-situation';
+import { chooseKnot } from '$lib/core';
+import { jobOf } from './job';
+import { jointSituation, situationOf, situationQuery } from './knot-situation';
+import { measured } from './testing';
+import { workOut } from './workout';
 
 describe('a question in an address', () => {
 	it('says back what it was asked', () => {
@@ -30,6 +34,33 @@ describe('a question in an address', () => {
 			thickMm: 1.5
 		});
 		expect(situationOf(new URLSearchParams('tools=')).tools).toEqual([]);
+	});
+});
+
+describe('a joint of a set-up as a question', () => {
+	const job = (() => {
+		const form = measured();
+		const worked = workOut(form, 'yd-mm');
+		if (!worked.ok) throw new Error('the form does not work out');
+		return jobOf(form, worked.value, { water: 'salt', weldedLoop: 'cut' });
+	})();
+	it('knows where it is, and what the set-up says of it', () => {
+		const line = job.parts.at(-1)!.id;
+		const asked = jointSituation(job, line, { under: 0.45, over: 1.2 });
+		expect(asked).toMatchObject({
+			place: 'backing-line',
+			thinMm: 0.45,
+			thickMm: 1.2,
+			loop: 'none',
+			water: 'salt',
+			cage: job.cage
+		});
+		expect(chooseKnot(asked)[0]!.lacks).toBeUndefined();
+	});
+	it('is about the backing alone on the arbor', () => {
+		expect(jointSituation(job, 'arbor')).toMatchObject({ place: 'arbor', slick: false, arbor: 'tape' });
+		const slick = { ...job, parts: [{ ...job.parts[0]!, cuts: true }, ...job.parts.slice(1)] };
+		expect(jointSituation(slick, 'arbor').slick).toBe(true);
 	});
 });
 

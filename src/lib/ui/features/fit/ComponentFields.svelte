@@ -106,4 +106,9 @@
 		{/if}
 		<ColourField {fit} {index} />
 	</div>
+	{#if index > 0}
+		{#await import('./JointKnots.svelte') then { default: JointKnots }}
+			<JointKnots {fit} id={component.id} />
+		{/await}
+	{/if}
 </div>

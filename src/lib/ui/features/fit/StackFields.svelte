@@ -124,6 +124,9 @@
 				value={fill.arborTurns}
 				onchange={(turns) => fit.change((form) => (form.fill.arborTurns = turns))}
 			/>
+			{#await import('./JointKnots.svelte') then { default: JointKnots }}
+				<div class="mt-2"><JointKnots {fit} id="arbor" /></div>
+			{/await}
 		</div>
 		<div data-part="leader">
 			<LengthField

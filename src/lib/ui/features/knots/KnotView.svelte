@@ -78,7 +78,7 @@
 		<!-- svelte-ignore a11y_no_static_element_interactions -->
 		<div
 			bind:this={drawing}
-			class="aspect-[16/10] sm:aspect-[2/1] w-full cursor-grab touch-none border-y-2 border-ink bg-paper p-3 active:cursor-grabbing"
+			class="aspect-[16/10] w-full cursor-grab touch-none border-y-2 border-ink bg-paper p-3 active:cursor-grabbing sm:aspect-[2/1]"
 			onpointermove={drag}
 			ondblclick={() => (turn = { yaw: 0, pitch: 0 })}
 		>
