@@ -1,25 +1,38 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, open, test, toBench } from './server';
 
 test('a knot is stepped by keys, scrubbed, mirrored, turned, and drawn with the wraps asked for', async ({
 	page
 }) => {
 	await open(page, '/knots');
-	await page.getByRole('link', { name: /^Nail knot/ }).click();
+	await page
+		.locator('[data-gallery]')
+		.getByRole('link', { name: /^Nail knot, over a tube/ })
+		.click();
 	const title = page.locator('[data-stage-title]');
 	await expect(title).toHaveText('Lay them together');
 	await page.keyboard.press('ArrowRight');
 	await expect(title).toHaveText('Turn back, first wrap');
+	await expect(page).toHaveURL(/stage=2/);
 	await page.keyboard.press('End');
 	await expect(title).toHaveText('Trim');
-	await page.getByRole('slider', { name: 'Stage' }).fill('4');
+	const slider = page.getByRole('slider', { name: 'Stage' });
+	await slider.fill('4');
 	await expect(title).toHaveText('Through');
+	// On the slider too an arrow is a whole stage.
+	await slider.focus();
+	await page.keyboard.press('ArrowRight');
+	await expect(title).toHaveText('The tube out');
+	await page.keyboard.press('ArrowLeft');
+	await expect(slider).toHaveValue('4');
 	const shape = () => page.locator('[data-knot]').innerHTML();
-	const pieces = () => page.locator('[data-knot] [data-over="true"]').count();
+	const pieces = () => page.locator('[data-knot] [data-lies="over"]').count();
 	const six = await pieces();
 	await page.getByRole('spinbutton', { name: 'wraps' }).fill('9');
 	await page.getByRole('spinbutton', { name: 'wraps' }).blur();
 	await expect.poll(pieces).toBeGreaterThan(six);
+	await expect(page).toHaveURL(/wraps=9/);
 	const before = await shape();
 	await page.getByRole('button', { name: 'For the left hand' }).click();
 	await expect.poll(shape).not.toBe(before);
@@ -35,6 +48,63 @@ test('a knot is stepped by keys, scrubbed, mirrored, turned, and drawn with the 
 		page.getByRole('button', { name: 'SVG' }).click()
 	]);
 	expect(svg.suggestedFilename()).toBe('nail-knot-4.svg');
+	// What was seen can be passed on.
+	await page.reload();
+	await expect(title).toHaveText('Through');
+	await expect(page.getByRole('spinbutton', { name: 'wraps' })).toHaveValue('9');
+});
+
+/** Where the end of the tied strand is now, in the picture. */
+const tag = (page: Page) => page.locator('[data-knot] [data-end="tag"]').last().getAttribute('transform');
+
+test('between stages the end moves on its way; where it cannot, one picture fades into the next', async ({
+	page
+}) => {
+	await open(page, '/knots/uni-arbor?stage=2');
+	const slider = page.getByRole('slider', { name: 'Stage' });
+	const places = new Set<string | null>();
+	for (const place of ['2.2', '2.4', '2.6', '2.8']) {
+		await slider.fill(place);
+		places.add(await tag(page));
+	}
+	expect(places.size).toBe(4);
+	// The words are those of the stage that is on the way.
+	await expect(page.locator('[data-stage-title]')).toHaveText('Turns');
+	await expect(page.locator('[data-coming]')).toHaveCount(0);
+	await open(page, '/knots/leader-uncoiled?stage=3');
+	await page.getByRole('slider', { name: 'Stage' }).fill('3.25');
+	await expect(page.locator('[data-coming]')).toHaveAttribute('opacity', '0.25');
+});
+
+test('a knot is played from stage to stage, and held', async ({ page }) => {
+	await open(page, '/knots/overhand-stopper');
+	await page.getByRole('button', { name: 'Play' }).click();
+	const slider = page.getByRole('slider', { name: 'Stage' });
+	await expect.poll(async () => Number(await slider.inputValue())).toBeGreaterThan(1.2);
+	await page.getByRole('button', { name: 'Pause' }).click();
+	const held = await slider.inputValue();
+	expect(Number(held) % 1).not.toBe(0);
+	await page.waitForTimeout(300);
+	expect(await slider.inputValue()).toBe(held);
+	await page.keyboard.press('p');
+	await expect(slider).toHaveValue('2', { timeout: 10_000 });
+	// Stepping takes over from playing.
+	await page.keyboard.press('End');
+	await expect(slider).toHaveValue('4');
+	await expect(page.getByRole('button', { name: 'Play' })).toBeVisible();
+});
+
+test('who wants less motion gets stages, not movements', async ({ page }) => {
+	await page.emulateMedia({ reducedMotion: 'reduce' });
+	await open(page, '/knots/uni-arbor');
+	await page.keyboard.press('ArrowRight');
+	await expect(page.getByRole('slider', { name: 'Stage' })).toHaveValue('2', { timeout: 200 });
+});
+
+test('a knot that is not drawn is told', async ({ page }) => {
+	await open(page, '/knots');
+	await page.getByRole('link', { name: /^Bimini twist, in words/ }).click();
+	await expect(page.getByRole('listitem').filter({ hasText: 'half hitch' })).toBeVisible();
 });
 
 test('the curves can be had by anyone who asks rightly', async ({ server }) => {
@@ -59,7 +129,15 @@ test('a step at the bench shows the knot that is tied in it', async ({ page, dem
 	await toBench(page);
 	const list = page.getByRole('list', { name: 'Steps of the job' });
 	await list.getByRole('button', { name: 'Join backing and line: nail knot' }).click();
-	await page.locator('[data-step-knot="nail-knot"]').click();
+	const knot = page.locator('[data-step-knot="nail-knot"]');
+	// As it should look; then from the beginning, at the stage that is asked for.
+	await expect(knot).toHaveAttribute('data-stage', '7');
+	await knot.getByRole('button', { name: 'next stage' }).click();
+	await expect(knot).toContainText('Lay them together');
+	await knot.getByRole('button', { name: 'next stage' }).click();
+	await expect(knot).toContainText('Turn the end back');
+	await knot.getByRole('link').click();
+	await expect(page.locator('[data-stage-title]')).toHaveText('Turn back, first wrap');
 	// A sinking line takes more wraps.
 	await expect(page.getByRole('spinbutton', { name: 'wraps' })).toHaveValue('8');
 	await page.goto('/knots/granny');
@@ -71,7 +149,14 @@ for (const theme of ['light', 'dark'] as const)
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: server.url }]);
 		for (const width of [1280, 390]) {
 			await page.setViewportSize({ width, height: 800 });
-			for (const path of ['/knots', '/knots/uni-arbor']) {
+			for (const path of [
+				'/knots',
+				'/knots?place=arbor',
+				'/knots/uni-arbor',
+				'/knots/bimini',
+				'/knots/practise',
+				'/knots/practise?knot=albright&seed=2'
+			]) {
 				await open(page, path);
 				const { violations } = await new AxeBuilder({ page })
 					.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
