@@ -89,5 +89,13 @@ export { exercisesOf, type Choice, type Exercise } from './knots/practice';
 export { KNOT_TAKES_MM, takenMm, type KnotSlug, type TakenFrom } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';
-export { momentOf, wrapsOf, type Knot, type KnotMoment, type KnotStage } from './knots/knot';
+export {
+	momentOf,
+	recast,
+	wrapsOf,
+	type Knot,
+	type KnotMoment,
+	type KnotStage,
+	type Recast
+} from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';

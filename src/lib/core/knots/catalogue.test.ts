@@ -3,7 +3,7 @@ import { KNOTS, findKnot } from './catalogue';
 import { crossingsOf } from './crossings';
 import { norm, sub, type Vec3 } from './curve';
 import { closedAbove, knotOf, linkingNumber } from './invariants';
-import { momentOf, wrapsOf, type Knot } from './knot';
+import { momentOf, recast, wrapsOf, type Knot } from './knot';
 import { clearanceMm, windings, type Strand } from './strand';
 
 const counts = ({ wraps }: Knot): number[] =>
@@ -81,6 +81,17 @@ describe('every stage of every knot', () => {
 		const pulled = findKnot('nail-knot-pulled')!;
 		expect(momentOf(pulled, 6, 3.25).fading).toMatchObject({ share: 0.25 });
 		expect(momentOf(pulled, 6, 3).fading).toBeUndefined();
+	});
+	it('can be tied with other strands, and stays the same knot', () => {
+		const knot = findKnot('loop-to-loop')!;
+		const other = recast(knot, { backing: 'running-line', line: 'head' });
+		expect(other.stages[2]!.strands(1).map(({ role }) => role)).toEqual(['running-line', 'head']);
+		expect(other.stages[2]!.moved!(1, 0.5).map(({ role }) => role)).toEqual(['running-line', 'head']);
+		expect(other.stages[2]!.strands(1).map(({ points }) => points)).toEqual(
+			knot.stages[2]!.strands(1).map(({ points }) => points)
+		);
+		expect(other.stages[3]!.wrong!.strands()[0]!.role).toBe('running-line');
+		expect(recast(knot, undefined)).toBe(knot);
 	});
 	it('takes as many wraps as it can when others are asked for', () => {
 		const nail = findKnot('nail-knot')!;

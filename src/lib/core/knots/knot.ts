@@ -1,5 +1,5 @@
 import type { Caution } from '../procedure/phrase';
-import type { Strand } from './strand';
+import type { Strand, StrandRole } from './strand';
 
 interface Words {
 	readonly title: string;
@@ -91,6 +91,28 @@ export function momentOf({ stages }: Knot, wraps: number, place: number): KnotMo
 	if (share === 0 || !to) return { strands: from.strands(wraps) };
 	if (to.moved) return { strands: to.moved(wraps, share) };
 	return { strands: from.strands(wraps), fading: { strands: to.strands(wraps), share } };
+}
+
+/** What stands for what, where a knot is tied with other strands than it is usually drawn with. */
+export type Recast = Partial<Record<StrandRole, StrandRole>>;
+
+/** The same knot tied with other strands. */
+export function recast(knot: Knot, as: Recast | undefined): Knot {
+	if (!as) return knot;
+	const cast = (strands: readonly Strand[]): Strand[] =>
+		strands.map((strand) => ({ ...strand, role: as[strand.role] ?? strand.role }));
+	return {
+		...knot,
+		stages: knot.stages.map((stage): KnotStage => {
+			const { strands, moved, wrong } = stage;
+			return {
+				...stage,
+				strands: (wraps) => cast(strands(wraps)),
+				...(moved && { moved: (wraps, share) => cast(moved(wraps, share)) }),
+				...(wrong && { wrong: { ...wrong, strands: () => cast(wrong.strands()) } })
+			};
+		})
+	};
 }
 
 /** How many wraps are drawn when so many are asked for: as many as the knot takes. */

@@ -24,7 +24,7 @@ const single = ({ end, snug }: Overhand, passes: number): Strand[] => [
 		closed: false,
 		start: 'standing',
 		end: 'tag',
-		points: drawnTo(overhandWay(passes, mixed(LOOSE, SNUG, snug)), end)
+		points: drawnTo(overhandWay(passes, mixed(LOOSE, SNUG, snug), end), end)
 	}
 ];
 
@@ -104,16 +104,18 @@ const opened = (end: number, last: number, reach: number): number =>
 
 const surgeons = ({ end, snug, reach }: Looped, passes: number): Strand[] =>
 	doubled(
-		folded(drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug)), end), opened(end, 2, reach))
+		folded(drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end), opened(end, 2, reach))
 	);
 
 /** One overhand after another on the same two strands. `end`: 2 is out of the first, 5 out of the second. */
 const twoInARow = ({ end, snug, reach }: Looped, passes: number): Strand[] => {
 	const size = mixed(DOUBLED, DOUBLED_SNUG, snug);
-	const first = overhandWay(passes, size);
+	const first = overhandWay(passes, size, end);
 	const [from, to] = [first.control.at(-1)!, first.control[0]!];
 	const offset = sub(from, to);
-	const again = first.control.slice(1).map((point) => add(point, offset));
+	const again = overhandWay(passes, size, end - 3)
+		.control.slice(1)
+		.map((point) => add(point, offset));
 	const both: Way = {
 		control: [...first.control, ...again],
 		marks: [...first.marks, ...first.marks.map((mark) => first.control.length - 1 + mark)]
@@ -214,7 +216,7 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 
 /** Two strands that run along one path, each standing at its own side. */
 function joined({ end, snug }: Overhand, passes: number): Strand[] {
-	const path = drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug)), end);
+	const path = drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end);
 	const one = (role: StrandRole, by: number, from: EndKind, to: EndKind): Strand => ({
 		role,
 		radiusMm: 1,

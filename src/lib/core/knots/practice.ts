@@ -32,9 +32,6 @@ export type Exercise =
 			readonly right: number;
 	  };
 
-/** In the order they are asked. */
-export const EXERCISE_KINDS = ['next', 'order', 'wrong'] as const;
-
 interface Chance {
 	/** A whole number below `n`. */
 	readonly below: (n: number) => number;

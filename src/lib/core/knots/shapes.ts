@@ -13,22 +13,34 @@ export interface OverhandSize {
 /**
  * An overhand with its end passed `passes` times through the loop, as a two-strand braid closed over the top: the
  * standing part comes from the left, below; the end leaves to the right, below. Closing the ends gives the torus knot
- * T(2, 2·passes + 1). A tightened knot has less spread and a smaller loop. Rests: a loop, once through, out.
+ * T(2, 2·passes + 1). A tightened knot has less spread and a smaller loop. Rests: a loop 0, once through 1, out 2; how
+ * the standing part lies depends on how far the end has come (`end`).
  */
-export function overhandWay(passes: number, { spread, loop, pitch, lead }: OverhandSize): Way {
+export function overhandWay(passes: number, { spread, loop, pitch, lead }: OverhandSize, end = 2): Way {
 	const halfTurns = 2 * passes + 1;
 	const half = (halfTurns * pitch) / 2;
 	const perHalfTurn = 5;
 	const count = perHalfTurn * halfTurns;
-	const braid = (phase: number): Vec3[] =>
+	// The end as far as it has come through the braid, and a little ahead of it.
+	const from = Math.min(Math.max(end, 0), 1) * 2 * perHalfTurn + perHalfTurn;
+	const reached = from + Math.max(end - 1, 0) * (count + 3 - from) + 0.7 * perHalfTurn;
+	const braid = (phase: number, bent: (i: number) => number): Vec3[] =>
 		Array.from({ length: count + 1 }, (_, i): Vec3 => {
 			const angle = phase + (Math.PI * halfTurns * i) / count;
-			return [-half + (2 * half * i) / count, spread * Math.cos(angle), spread * Math.sin(angle)];
+			const [along, share] = [i / count, bent(i)];
+			const straight = spread * (2 * along - 1);
+			return [
+				half * (2 * along - 1),
+				share * spread * Math.cos(angle) + (1 - share) * straight,
+				share * spread * Math.sin(angle)
+			];
 		});
+	/** The standing part is bent only where the end has been: before that it runs straight to its loop. */
+	const bent = (i: number): number => smoothStep((reached - i) / perHalfTurn + 0.5);
 	const before: Vec3[] = [
 		[-half - lead, -spread - 1, 0],
 		[-half - 0.5 * lead, -spread - 0.6, 0],
-		...braid(Math.PI),
+		...braid(Math.PI, bent),
 		[half + 2.6, spread + 1.6, 0],
 		[half + 2.4, spread + 0.55 * loop, 0],
 		[0.6 * half, spread + loop, 0],
@@ -38,7 +50,7 @@ export function overhandWay(passes: number, { spread, loop, pitch, lead }: Overh
 	];
 	const control: Vec3[] = [
 		...before,
-		...braid(0),
+		...braid(0, () => 1),
 		[half + 0.5 * lead, -spread - 0.6, 0],
 		[half + lead, -spread - 1, 0]
 	];
@@ -46,6 +58,11 @@ export function overhandWay(passes: number, { spread, loop, pitch, lead }: Overh
 	const loopMade = before.length + perHalfTurn;
 	return { control, marks: [loopMade, loopMade + 2 * perHalfTurn, control.length - 1] };
 }
+
+const smoothStep = (t: number): number => {
+	const kept = Math.min(Math.max(t, 0), 1);
+	return kept * kept * (3 - 2 * kept);
+};
 
 /** The curve beside a curve: moved by `byMm` to the left of its direction as it is looked at. */
 export function beside(points: readonly Vec3[], byMm: number): Vec3[] {

@@ -1,4 +1,4 @@
-import { add, norm, scale, smooth, sub, type Vec3 } from './curve';
+import { add, scale, smooth, sub, type Vec3 } from './curve';
 
 /** The whole way of a strand, and the places on it where the end rests for a while: indices of control points. */
 export interface Way {
@@ -47,7 +47,3 @@ export function extended(before: readonly Vec3[], way: Way, ...after: readonly (
 	for (const leg of after) marks.push((count += leg.length) - 1);
 	return { control, marks };
 }
-
-/** How long a curve is, mm. */
-export const lengthOf = (points: readonly Vec3[]): number =>
-	points.slice(1).reduce((sum, point, i) => sum + norm(sub(point, points[i]!)), 0);

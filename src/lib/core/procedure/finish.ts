@@ -1,5 +1,5 @@
 import type { JobSetup } from './job';
-import { nailWraps } from './joints';
+import { looped, nailWraps } from './joints';
 import { step, type Step } from './step';
 import { LEADER_SECONDS, PREPARING_SECONDS } from './times';
 
@@ -26,8 +26,8 @@ export function leaderStep(setup: JobSetup): Step {
 		knots: [
 			{ slug: 'leader-uncoiled', wraps: 3 },
 			schools.weldedLoop === 'keep'
-				? { slug: 'loop-to-loop', wraps: 1 }
-				: { slug: 'nail-knot', wraps: wraps === '5–7' ? 6 : 8 }
+				? looped(parts.at(-1)!.role, 'leader')
+				: { slug: 'nail-knot', wraps: wraps === '5–7' ? 6 : 8, as: { line: parts.at(-1)!.role } }
 		],
 		instructions: [
 			[

@@ -1,3 +1,5 @@
+import type { Role } from '../fit/stack';
+import type { Recast } from '../knots/knot';
 import type { KnotSlug } from '../knots/takes';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import type { Caution, Sentence } from './phrase';
@@ -18,12 +20,18 @@ export interface Tying {
 	readonly minutes: number;
 }
 
-/** A knot by its name in the catalogue, with so many wraps. */
-interface Drawn {
+/** A knot by its name in the catalogue, with so many wraps, and what it is tied with here. */
+export interface Drawn {
 	readonly slug: KnotSlug;
 	readonly wraps: number;
+	readonly as?: Recast;
 }
-const LOOPED: Drawn = { slug: 'loop-to-loop', wraps: 1 };
+/** Loop to loop: what lies under, and what comes over it. */
+export const looped = (under: Role, over: Role): Drawn => ({
+	slug: 'loop-to-loop',
+	wraps: 1,
+	as: { backing: under, line: over }
+});
 
 /** More wraps where the water is salt or the line sinks. */
 const manyWraps = (setup: JobSetup, part: JobPart): boolean => part.sinking || setup.schools.water === 'salt';
@@ -44,9 +52,11 @@ const tags = (way: Schools['tag']): Sentence => [
 const loopPasses = (under: JobPart): number => ((under.strengthLb ?? 20) >= 30 ? 2 : 3);
 
 /** The knots of a loop to loop: one for the loop under it, where that is not there already. */
-const loopedTo = (under: JobPart): readonly Drawn[] => [
-	...(isUnder(under.role) ? [{ slug: 'surgeons-loop', wraps: loopPasses(under) } as const] : []),
-	LOOPED
+const loopedTo = (under: JobPart, part: JobPart): readonly Drawn[] => [
+	...(isUnder(under.role)
+		? [{ slug: 'surgeons-loop', wraps: loopPasses(under), as: { backing: under.role } } as const]
+		: []),
+	looped(under.role, part.role)
 ];
 
 /** The loop in what lies under: doubled in strong backing, tripled in thin; a line brings its own. */
@@ -70,16 +80,16 @@ const SQUARE = {
 } as const;
 
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
-	loops: (_, __, under) => ({
-		knots: loopedTo(under),
+	loops: (_, part, under) => ({
+		knots: loopedTo(under, part),
 		instructions: [loopUnder(under), THROUGH],
 		...SQUARE,
 		cautions: ['blades'],
 		tools: [],
 		minutes: 6
 	}),
-	'own-loop': (_, __, under) => ({
-		knots: [{ slug: 'own-loop', wraps: 6 }, ...loopedTo(under)],
+	'own-loop': (_, part, under) => ({
+		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part)],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
@@ -93,8 +103,14 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		tools: ['nail-tool', 'fine-mono', 'resin'],
 		minutes: 16
 	}),
-	nail: (setup, part) => ({
-		knots: [{ slug: 'nail-knot', wraps: manyWraps(setup, part) ? 8 : 6 }],
+	nail: (setup, part, under) => ({
+		knots: [
+			{
+				slug: 'nail-knot',
+				wraps: manyWraps(setup, part) ? 8 : 6,
+				as: { leader: under.role, line: part.role }
+			}
+		],
 		instructions: [
 			...(isUnder(part.role)
 				? []
@@ -112,8 +128,14 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		tools: ['nail-tool'],
 		minutes: 8
 	}),
-	albright: (setup, part) => ({
-		knots: [{ slug: 'albright', wraps: manyWraps(setup, part) ? 11 : 9 }],
+	albright: (setup, part, under) => ({
+		knots: [
+			{
+				slug: 'albright',
+				wraps: manyWraps(setup, part) ? 11 : 9,
+				as: { backing: under.role, line: part.role }
+			}
+		],
 		instructions: [
 			[
 				'Fold a bight in the end of the thicker one. Lead the thinner through it and wrap back over all three strands.'

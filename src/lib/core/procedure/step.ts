@@ -1,4 +1,4 @@
-import type { KnotSlug } from '../knots/takes';
+import type { Drawn } from './joints';
 import type { Caution, Phrase, Sentence } from './phrase';
 
 export const STEP_KINDS = [
@@ -33,7 +33,7 @@ export interface Step {
 	/** The number that matters while doing it. */
 	readonly figure?: { readonly label: string; readonly value: Phrase; readonly beside: Sentence };
 	/** The knots that are tied in it, as far as they are drawn. */
-	readonly knots?: readonly { readonly slug: KnotSlug; readonly wraps: number }[];
+	readonly knots?: readonly Drawn[];
 	/** How long it takes someone who does it now and then, before anything is learnt. */
 	readonly seconds: number;
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { Strand, StrandRole } from '$lib/core';
+	import { ROLE_COLOURS } from '../section/layers';
 	import { knotDrawing, type Box, type View } from './layout';
 
 	/** A stage of a knot, drawn from its shape in space: what is under has a gap where something passes over it. */
@@ -18,15 +19,19 @@
 	const shown = $derived(box ?? drawing.box);
 
 	const COLOURS: Record<StrandRole, string> = {
-		backing: 'var(--backing)',
-		line: 'var(--line)',
-		leader: 'var(--leader)',
+		...ROLE_COLOURS,
 		tippet: 'var(--tip)',
 		tool: 'var(--hair)',
 		arbor: 'var(--hair)'
 	};
 	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
-	const TEXTURES: Partial<Record<StrandRole, string>> = { backing: '0.5 0.7', tippet: '2.4 1.2' };
+	const TEXTURES: Partial<Record<StrandRole, string>> = {
+		bed: '0.25 0.6',
+		backing: '0.5 0.7',
+		'running-line': '1.4 0.5',
+		tippet: '2.4 1.2',
+		tip: '2.4 1.2'
+	};
 	/** Paper beside what passes over, mm; the outline, mm, less on what is thin itself. */
 	const GAP = 0.34;
 	const OUTLINE = 0.22;
@@ -52,7 +57,7 @@
 					stroke-dasharray={TEXTURES[role]}
 					stroke-dashoffset={from}
 				/>
-			{:else if role === 'line' || role === 'leader'}
+			{:else if role !== 'tool' && role !== 'arbor'}
 				<path
 					d={path}
 					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 45%)"

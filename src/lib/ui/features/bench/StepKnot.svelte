@@ -1,12 +1,15 @@
 <script lang="ts">
-	import { findKnot, wrapsOf } from '$lib/core';
+	import { findKnot, recast, wrapsOf, type Recast } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
 	import { Playback } from '../knots/playback.svelte';
 	import StageDrawing from '../knots/StageDrawing.svelte';
 
 	/** The knot of a step, as it looks when it is tied; and stage by stage, in the place where it is tied. */
-	let { slug, wraps }: { slug: string; wraps: number } = $props();
-	const knot = $derived(findKnot(slug));
+	let { slug, wraps, as }: { slug: string; wraps: number; as?: Recast } = $props();
+	const knot = $derived.by(() => {
+		const found = findKnot(slug);
+		return found && recast(found, as);
+	});
 	const count = $derived(knot?.stages.length ?? 0);
 	// A step's knots are made anew with the step.
 	// svelte-ignore state_referenced_locally

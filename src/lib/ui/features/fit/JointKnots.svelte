@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { findKnot, jobSteps } from '$lib/core';
+	import { findKnot, jobSteps, recast } from '$lib/core';
 	import { jobOf } from '$lib/schema/job';
 	import { jointSituation, situationQuery } from '$lib/schema/knot-situation';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -28,14 +28,14 @@
 
 {#if knots.length > 0}
 	<div class="flex flex-wrap items-end gap-x-3 gap-y-1" data-joint-knots={id}>
-		{#each knots as { slug, wraps } (slug)}
+		{#each knots as { slug, wraps, as } (slug)}
 			{@const knot = findKnot(slug)}
 			{#if knot}
 				<a
 					href="/knots/{slug}?stage={knot.stages.length}&wraps={wraps}"
 					class="group block w-[7.4rem] text-[13.5px]"
 				>
-					<span class="block h-14 bg-paper p-1"><KnotPicture {knot} {wraps} /></span>
+					<span class="block h-14 bg-paper p-1"><KnotPicture knot={recast(knot, as)} {wraps} /></span>
 					<span class="block leading-tight group-hover:underline">{knot.name}</span>
 				</a>
 			{/if}
