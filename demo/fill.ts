@@ -3,9 +3,10 @@ import { DEFAULT_UNITS } from '../src/lib/schema/units';
 import { jobOf } from '../src/lib/schema/job';
 import { workOut } from '../src/lib/schema/workout';
 import { openDatabase } from '../src/lib/server/db/open';
+import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';
 import { createSetup, rack, recordWinding } from '../src/lib/server/services/setups';
-import { KIT_ROOM, type DemoSpool } from './kit-room';
+import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
 
@@ -46,6 +47,13 @@ async function add(db: Database, spool: DemoSpool): Promise<void> {
 	if (recorded.kind !== 'recorded') throw new Error(`${form.spool.name} was not recorded: ${recorded.kind}`);
 }
 
+/** The knots the warden went through, and the day the spools are next wound. */
+async function addPractice(db: Database): Promise<void> {
+	for (const [i, { slug, right, on }] of PRACTISED.entries())
+		await practised(db, { id: `demo-practice-${i}`, slug, right, asked: 3 }, new Date(`${on}${BEGINS}`));
+	await setSeason(db, NEXT_SEASON);
+}
+
 /** Fills an empty database with the demo. One with anything in it, even on its way out, is left alone. */
 export async function fillDemo(directory: string): Promise<boolean> {
 	const db = await openDatabase(directory);
@@ -53,6 +61,7 @@ export async function fillDemo(directory: string): Promise<boolean> {
 		const [{ count } = { count: 0 }] = await db('spools').count({ count: '*' });
 		if (Number(count) > 0) return false;
 		for (const spool of KIT_ROOM) await add(db, spool);
+		await addPractice(db);
 		return (await rack(db)).length > 0;
 	} finally {
 		await db.destroy();

@@ -199,3 +199,14 @@ export const KIT_ROOM: readonly DemoSpool[] = [
 		)
 	}
 ];
+
+/** What the warden practised, and how it went: of three questions each. */
+export const PRACTISED: readonly { readonly slug: string; readonly right: number; readonly on: string }[] = [
+	{ slug: 'nail-knot', right: 2, on: '2026-10-04' },
+	{ slug: 'overhand-arbor', right: 3, on: '2026-10-04' },
+	{ slug: 'nail-knot', right: 3, on: '2026-10-12' },
+	{ slug: 'loop-to-loop', right: 3, on: '2026-10-12' },
+	{ slug: 'surgeons-loop', right: 1, on: '2026-11-02' }
+];
+/** The day the kit room is next wound. */
+export const NEXT_SEASON = '2027-03-20';

@@ -13,6 +13,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { bundled } from './bench/bundled.mjs';
 import { countingFigures } from './bench/counting.mjs';
+import { scrubbingFigures } from './bench/scrubbing.mjs';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
 
@@ -216,6 +217,7 @@ try {
 	try {
 		await requestFigures();
 		await browserFigures();
+		await scrubbingFigures(BASE, say);
 		await countingFigures(BASE, say);
 	} finally {
 		await stop(server);

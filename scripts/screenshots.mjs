@@ -29,7 +29,9 @@ const VIEWS = /** @type {const} */ ([
 	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
 	['bench-dark', 'Tarn reel B, sinker', 'bench/{}', 1280, 'dark'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],
-	['knot', '/knots/nail-knot?wraps=7', '', 1280, 'light'],
+	['knots', '/knots?place=backing-line&loop=none&swaps=never', '', 1280, 'light'],
+	['knot', '/knots/nail-knot?wraps=7&stage=4', '', 1280, 'light'],
+	['practise', '/knots/practise?knot=surgeons-loop&seed=5', '', 1280, 'dark'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 

@@ -11,7 +11,7 @@ import {
 } from '../../src/lib/core';
 import { windStackReference } from '../../src/lib/core/fit/reference';
 import { findKnot } from '../../src/lib/core/knots/catalogue';
-import { closedAbove, knotOf } from '../../src/lib/core/knots/invariants';
+import { signatureOf } from '../../src/lib/core/knots/flaws';
 import { knotDrawing } from '../../src/lib/ui/charts/knot/layout';
 
 const line = (text: string): LineSection[] => {
@@ -88,9 +88,10 @@ export const matrixOnce = (): number =>
 		.flatMap((on) => lines.map((l) => matchPair(on, l, { diameterMm: 0.48, layEfficiency: 0.9 }, 4)))
 		.filter((fit) => fit.ok && fit.value.fits).length;
 
-/** The nail knot of ten wraps: the most crossings that are drawn. */
-const nail = findKnot('nail-knot')!.stages.at(-1)!;
-export const knotOnce = (): number => knotOf(closedAbove(nail.strands(10)[1]!.points)).determinant;
+/** The loop of two nail knots, nine wraps each: the most crossings that are drawn. */
+const largest = findKnot('own-loop')!.stages.at(-1)!.strands(9);
+/** Crossings, polynomials of all strands, and how they are linked. */
+export const knotOnce = (): number => signatureOf(largest).length;
 /** What a drag of the view asks for: the strands laid out and drawn anew. */
 export const drawKnotOnce = (): number =>
-	knotDrawing(nail.strands(10), { yaw: 0.1, pitch: 0.1, mirrored: false }).pieces.length;
+	knotDrawing(largest, { yaw: 0.1, pitch: 0.1, mirrored: false }).pieces.length;

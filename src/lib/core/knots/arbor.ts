@@ -233,7 +233,7 @@ export const SPOOL_LOOP: Knot = {
 			mistake: 'Pulled up dry, or with the knot on top of a turn: it stands up under the backing.',
 			looks: 'The knot lies where the turns begin; pulled hard, the spool turns with it.',
 			cautions: ['blades'],
-			pose: { on: 2, slack: 0.4, trim: 30 }
+			pose: { on: 2, slack: 0.4, trim: 19 }
 		}
 	])
 };

@@ -18,7 +18,7 @@ export const lerp = (a: Vec3, b: Vec3, t: number): Vec3 => add(scale(a, 1 - t), 
  * (Yuksel, Schaefer and Keyser, On the parameterization of Catmull–Rom curves, 2009), evaluated by Barry and Goldman's
  * pyramid. Returns points, `perSpan` to each span, the last one included.
  */
-export function smooth(control: readonly Vec3[], { closed = false, perSpan = 8 } = {}): Vec3[] {
+export function smooth(control: readonly Vec3[], { closed = false, perSpan = 5 } = {}): Vec3[] {
 	const n = control.length;
 	if (n < 2) throw new RangeError(`a curve needs two points, got ${n}`);
 	if (n === 2) return [control[0]!, control[1]!];

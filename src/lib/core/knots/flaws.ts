@@ -51,7 +51,7 @@ export function flipped(strands: readonly Strand[], crossing: Crossing): readonl
 	const points = lifted.points.map((point, i): Vec3 => {
 		const away = Math.hypot(point[0] - crossing.x, point[1] - crossing.y);
 		// Only the passage itself: the strand may come by the same place again.
-		if (away > reach || Math.abs(i - under.at) > 40) return point;
+		if (away > reach || Math.abs(i - under.at) > 25) return point;
 		return [point[0], point[1], point[2] + height * Math.cos((Math.PI * away) / (2 * reach)) ** 2];
 	});
 	const made = strands.map((strand, i) => (i === under.curve ? { ...strand, points } : strand));

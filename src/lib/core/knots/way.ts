@@ -14,7 +14,7 @@ export function wayOf(...legs: readonly (readonly Vec3[])[]): Way {
 	return { control: legs.flat(), marks };
 }
 
-const PER_SPAN = 8;
+const PER_SPAN = 5;
 
 /**
  * The strand as far as its end has come: up to a mark, or part of the way from one to the next. What has been laid
