@@ -88,7 +88,7 @@ export const ALBRIGHT: Knot = {
 	name: 'Albright',
 	joins: 'Thin to thick: backing to a fly line, without a tool. Some take 4–5 wraps, others 8–12.',
 	wraps: { noun: 'wraps', least: 4, most: 12, usual: 8 },
-	stages: /* @__PURE__ */ staged(
+	stages: staged(
 		(pose: InBight, wraps) => albright(pose, wraps),
 		[
 			{

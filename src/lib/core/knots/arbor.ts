@@ -64,7 +64,7 @@ export const OVERHAND_ARBOR: Knot = {
 	name: 'Overhand on the arbor, with its stopper',
 	joins: 'Backing to the arbor: two plain knots; doubled, each with one pass more.',
 	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
-	stages: /* @__PURE__ */ staged(
+	stages: staged(
 		(pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps),
 		[
 			{
@@ -106,7 +106,7 @@ export const UNI_ARBOR: Knot = {
 	name: 'Uni type on the arbor',
 	joins: 'Backing to the arbor; slides down tight.',
 	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
-	stages: /* @__PURE__ */ staged(
+	stages: staged(
 		(pose: OnArbor, wraps) => roundArbor(pose, wraps),
 		[
 			{
@@ -204,7 +204,7 @@ export const SPOOL_LOOP: Knot = {
 	name: 'Loop over the spool',
 	joins: "Backing to the arbor: a surgeon's loop passed over the whole spool, open cages only.",
 	wraps: { noun: 'turns', least: 1, most: 3, usual: 2 },
-	stages: /* @__PURE__ */ staged(overSpool, [
+	stages: staged(overSpool, [
 		{
 			title: 'A loop that goes over it',
 			instruction: "Tie a double surgeon's loop, wide enough to go over the whole spool.",

@@ -43,7 +43,7 @@ export const DOUBLE_UNI: Knot = {
 	name: 'Double uni',
 	joins: 'Two strands of about the same thickness: backing to mono bed or running line.',
 	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
-	stages: /* @__PURE__ */ staged(doubleUni, [
+	stages: staged(doubleUni, [
 		{
 			title: 'Ends past each other',
 			instruction: 'Lay the two ends side by side, pointing opposite ways, 8 in of overlap.',
@@ -144,7 +144,7 @@ export const BLOOD_KNOT: Knot = {
 	name: 'Blood knot',
 	joins: 'Leader to tippet, or mono to mono, of about the same thickness: slim and straight.',
 	wraps: { noun: 'turns', least: 3, most: 7, usual: 5 },
-	stages: /* @__PURE__ */ staged(
+	stages: staged(
 		(pose: TwoWinds, wraps) => blood(pose, wraps),
 		[
 			{

@@ -70,8 +70,8 @@ export const LEADER: Knot = {
 	name: 'A leader, uncoiled and straightened',
 	joins: 'Not a knot: a new leader off its coil without a tangle, and its memory out of it.',
 	wraps: { noun: 'turns of the butt', least: 3, most: 5, usual: 3 },
-	stages: /* @__PURE__ */ inOrder(
-		/* @__PURE__ */ staged(coiled, [
+	stages: inOrder(
+		staged(coiled, [
 			{
 				title: 'On three fingers',
 				instruction: 'Spread three fingers inside the coil, so that it stays round and open.',
@@ -94,7 +94,7 @@ export const LEADER: Knot = {
 				pose: { coils: 1.4, wrapped: 0, run: 30 }
 			}
 		]),
-		/* @__PURE__ */ staged(laidOut, [
+		staged(laidOut, [
 			{
 				title: 'Laid out',
 				instruction: 'Hold it by both ends. It still remembers its coils.',

@@ -109,7 +109,7 @@ export const LOOP_TO_LOOP: Knot = {
 	name: 'Loop to loop',
 	joins: 'Backing to line, line to leader: lines swap in minutes.',
 	wraps: { noun: 'loops', least: 1, most: 1, usual: 1 },
-	stages: /* @__PURE__ */ staged(twoLoops, [
+	stages: staged(twoLoops, [
 		{
 			title: 'Two loops',
 			instruction: "Take the loop of what is on the reel, and the line's own loop.",

@@ -114,7 +114,7 @@ export const NAIL_KNOT: Knot = {
 	name: 'Nail knot, over a tube',
 	joins: 'Backing or leader to a fly line without a loop: 5–7 wraps, 7–10 in salt water or on sinking line.',
 	wraps: WRAPS,
-	stages: /* @__PURE__ */ tubeStages(
+	stages: tubeStages(
 		'tube',
 		'Hold the line, a thin tube and the leader side by side, with 10 in of leader to spare. The tube is drawn cut open.'
 	)
@@ -126,7 +126,7 @@ export const NAIL_KNOT_TOOL: Knot = {
 	joins:
 		'Backing or leader to a fly line, over a tool whose groove leads the end back: 5–7 wraps, 7–10 in salt.',
 	wraps: WRAPS,
-	stages: /* @__PURE__ */ tubeStages(
+	stages: tubeStages(
 		'tool',
 		'Lay line and leader on the tool, its groove toward you, 10 in of leader to spare. Hold them with the thumb.'
 	)
@@ -184,8 +184,8 @@ export const NAIL_KNOT_PULLED: Knot = {
 	joins:
 		'The same knot with what is at hand: something thin and stiff, and a loop of fine mono that pulls the end through.',
 	wraps: WRAPS,
-	stages: /* @__PURE__ */ inOrder(
-		/* @__PURE__ */ staged(throughEye, [
+	stages: inOrder(
+		staged(throughEye, [
 			{
 				title: 'Lay them together',
 				instruction:
@@ -216,7 +216,7 @@ export const NAIL_KNOT_PULLED: Knot = {
 				pose: { end: 3, ...OPEN }
 			}
 		]),
-		/* @__PURE__ */ staged(nail, [
+		staged(nail, [
 			{
 				title: 'Pull it through',
 				instruction:
@@ -280,7 +280,7 @@ export const OWN_LOOP: Knot = {
 	joins:
 		"A loop at the line's end where there is none: the line folded back under two nail knots of 12 lb mono.",
 	wraps: { noun: 'wraps', least: 5, most: 9, usual: 6 },
-	stages: /* @__PURE__ */ staged(ownLoop, [
+	stages: staged(ownLoop, [
 		{
 			title: 'Fold the line',
 			instruction: 'Fold the end of the line back on itself, 2 in, leaving a loop as wide as a fingertip.',

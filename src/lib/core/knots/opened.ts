@@ -102,7 +102,7 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 	joins:
 		"Leader to line, out of the middle of the line's end: the smoothest through the guides. The line is drawn cut open.",
 	wraps: { noun: 'wraps', least: 5, most: 8, usual: 6 },
-	stages: /* @__PURE__ */ staged(needleNail, [
+	stages: staged(needleNail, [
 		{
 			title: 'Needle up the core',
 			instruction:
@@ -173,7 +173,7 @@ export const GLUED_SPLICE: Knot = {
 	name: 'Glued splice',
 	joins: 'Leader butt glued into the core of the line: no lump at all. The line is drawn cut open.',
 	wraps: { noun: 'joint', least: 1, most: 1, usual: 1 },
-	stages: /* @__PURE__ */ staged(splice, [
+	stages: staged(splice, [
 		{
 			title: 'Open the core',
 			instruction:
@@ -237,7 +237,7 @@ export const CRIMP: Knot = {
 	name: 'Crimped sleeve on wire',
 	joins: 'A loop in a wire bite leader: a sleeve that is pressed, under heat-shrink. Drawn cut open.',
 	wraps: { noun: 'sleeve', least: 1, most: 1, usual: 1 },
-	stages: /* @__PURE__ */ staged(crimp, [
+	stages: staged(crimp, [
 		{
 			title: 'Tube and sleeve on',
 			instruction:

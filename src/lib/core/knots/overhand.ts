@@ -33,7 +33,7 @@ export const STOPPER: Knot = {
 	name: 'Overhand, single and doubled',
 	joins: 'A stopper in an end, so that it cannot slip through.',
 	wraps: { noun: 'passes', least: 1, most: 3, usual: 1 },
-	stages: /* @__PURE__ */ staged(single, [
+	stages: staged(single, [
 		{
 			title: 'A loop',
 			instruction: 'Lay the end back over the standing part, so that it makes a loop.',
@@ -136,7 +136,7 @@ export const SURGEONS_LOOP: Knot = {
 	name: "Surgeon's loop, double and triple",
 	joins: 'A loop in backing or leader: double in 30 lb, triple in 20 lb.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: /* @__PURE__ */ staged(surgeons, [
+	stages: staged(surgeons, [
 		{ ...FOLD, pose: { end: 0, snug: 0, reach: 16 } },
 		{
 			title: 'Through once',
@@ -175,7 +175,7 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 	name: "Two surgeon's knots in a row",
 	joins: 'A loop in backing that handles straight: a second knot a few inches behind the first.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: /* @__PURE__ */ staged(twoInARow, [
+	stages: staged(twoInARow, [
 		{
 			...FOLD,
 			instruction:
@@ -233,7 +233,7 @@ export const SURGEONS_JOIN: Knot = {
 	name: "Surgeon's join",
 	joins: 'Leader to tippet, of rather different thickness.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: /* @__PURE__ */ staged(joined, [
+	stages: staged(joined, [
 		{
 			title: 'Side by side, and a loop',
 			instruction:

@@ -162,7 +162,7 @@ const REMEDIES = {
 	}
 } as const satisfies Record<string, Known>;
 export type RemedyKey = keyof typeof REMEDIES;
-export const REMEDY_KEYS = /* @__PURE__ */ Object.keys(REMEDIES) as [RemedyKey, ...RemedyKey[]];
+export const REMEDY_KEYS = Object.keys(REMEDIES) as [RemedyKey, ...RemedyKey[]];
 export const remedySign = (key: RemedyKey): string => REMEDIES[key].sign;
 
 const indexOf = (steps: readonly Step[], kind: string, part?: string): number =>

@@ -111,11 +111,11 @@ export type Schools = { readonly [K in SchoolKey]: keyof (typeof SCHOOLS)[K]['wa
 export type ChosenSchools = { readonly [K in SchoolKey]?: Schools[K] | undefined };
 
 // Marked pure, here and in remedies.ts: a page that needs none of it does not load it.
-export const SCHOOL_KEYS = /* @__PURE__ */ Object.keys(SCHOOLS) as SchoolKey[];
+export const SCHOOL_KEYS = Object.keys(SCHOOLS) as SchoolKey[];
 const among = <T>(pick: (key: SchoolKey) => T): Record<SchoolKey, T> =>
 	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, pick(key)])) as Record<SchoolKey, T>;
 
-export const USUAL_SCHOOLS = /* @__PURE__ */ among((key) => SCHOOLS[key].usual) as Schools;
+export const USUAL_SCHOOLS = among((key) => SCHOOLS[key].usual) as Schools;
 
 /** The set-up's own choice where it has one, else the person's, else the usual. */
 export const schoolsOf = (setup: ChosenSchools, person: ChosenSchools): Schools =>

@@ -21,8 +21,9 @@
 		leader: string;
 		/** The component, or 'arbor' or 'leader', whose editor is open. */
 		selected?: string | undefined;
-		/** Opens the editor of a strand, of the arbor's knot, or of the leader. Without it the thread is a picture. */
-		onpick?: ((id: string) => void) | undefined;
+		/** Opens the editor of a strand, of the arbor's knot, or of the leader; `joint`: of what joins it to the one before.
+		 * Without it the thread is a picture. */
+		onpick?: ((id: string, joint?: boolean) => void) | undefined;
 		/** The components in another order. */
 		onorder?: ((ids: string[]) => void) | undefined;
 		onremove?: ((id: string) => void) | undefined;
@@ -137,7 +138,7 @@
 						type="button"
 						class="shrink-0 overflow-visible text-left {i === 0 ? 'w-14' : 'w-12 max-sm:w-9'}"
 						aria-label={i === 0 ? 'Edit the arbor knot' : `Edit the joint under the ${item.label}`}
-						onclick={() => onpick(i === 0 ? 'arbor' : item.id)}>{@render knot(item, i)}</button
+						onclick={() => onpick(i === 0 ? 'arbor' : item.id, true)}>{@render knot(item, i)}</button
 					>
 					<button
 						type="button"

@@ -9,6 +9,7 @@
 	import Select from '../../primitives/Select.svelte';
 	import ColourField from './ColourField.svelte';
 	import type { FitState } from './fit-state.svelte';
+	import HowTied from './HowTied.svelte';
 	import MadeFields from './MadeFields.svelte';
 	import { jointOptions, roleOptions, waysOf } from './options';
 
@@ -107,8 +108,6 @@
 		<ColourField {fit} {index} />
 	</div>
 	{#if index > 0}
-		{#await import('./JointKnots.svelte') then { default: JointKnots }}
-			<JointKnots {fit} id={component.id} />
-		{/await}
+		<HowTied {fit} id={component.id} />
 	{/if}
 </div>

@@ -80,7 +80,8 @@
 	}
 
 	/** Opens the editor of what was chosen in the thread, and goes there. */
-	async function pick(part: string): Promise<void> {
+	async function pick(part: string, joint = false): Promise<void> {
+		if (joint) fit.showsKnots = true;
 		const isComponent = fit.form.fill.stack.some(({ id }) => id === part);
 		if (isComponent) selected = part;
 		await tick();

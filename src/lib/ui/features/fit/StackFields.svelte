@@ -8,6 +8,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ComponentFields from './ComponentFields.svelte';
 	import type { FitState } from './fit-state.svelte';
+	import HowTied from './HowTied.svelte';
 	import LengthField from './LengthField.svelte';
 	import { arborTurnOptions, windingOptions } from './options';
 	import TaperChart from './TaperChart.svelte';
@@ -124,9 +125,7 @@
 				value={fill.arborTurns}
 				onchange={(turns) => fit.change((form) => (form.fill.arborTurns = turns))}
 			/>
-			{#await import('./JointKnots.svelte') then { default: JointKnots }}
-				<div class="mt-2"><JointKnots {fit} id="arbor" /></div>
-			{/await}
+			<div class="mt-2"><HowTied {fit} id="arbor" /></div>
 		</div>
 		<div data-part="leader">
 			<LengthField

@@ -10,6 +10,8 @@ const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 /** A set-up being edited, and what it amounts to at this moment. */
 export class FitState {
 	form = $state() as SetupForm;
+	/** The knots of joints are shown beside their editors. */
+	showsKnots = $state(false);
 	readonly #units: () => UnitSystem;
 	readonly #onchange: () => void;
 	#lastGood: Workout | undefined;
