@@ -16,6 +16,8 @@ export const CAUTIONS = {
 	needle: 'A needle slips: push against a cork or the table, never toward a finger.',
 	wire: 'Wire ends scratch and spring: guard your eyes, and keep every offcut.',
 	flame: 'A flame or hot air: away from line, resin and children; let it cool before you touch it.',
+	wading: 'Stand where you know the bottom; no wading for a line.',
+	below: 'Nobody and no wires below; do not lean out.',
 	scraps: 'Take every scrap of line home.'
 } as const;
 export type Caution = keyof typeof CAUTIONS;
