@@ -84,7 +84,7 @@ export { expect } from '@playwright/test';
 export async function open(page: Page, path: string): Promise<void> {
 	await page.goto(path);
 	if (/^\/(fit|bench)\/[^/]+$/.test(path)) await page.locator('[data-ready]').waitFor();
-	else await page.locator('body').evaluate(() => new Promise((settle) => requestIdleCallback(settle)));
+	else await page.locator('html[data-alive]').waitFor();
 }
 
 /** The bench of a spool of the kit room; the sinker's job has its first six steps done. */

@@ -32,6 +32,7 @@ const VIEWS = /** @type {const} */ ([
 	['knots', '/knots?place=backing-line&loop=none&swaps=never', '', 1280, 'light'],
 	['knot', '/knots/nail-knot?wraps=7&stage=4', '', 1280, 'light'],
 	['practise', '/knots/practise?knot=surgeons-loop&seed=5', '', 1280, 'dark'],
+	['twist', '/twist', '', 1280, 'light'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
+	import { afterNavigate, goto } from '$app/navigation';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import Sheet from '$lib/ui/primitives/Sheet.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
@@ -11,6 +11,8 @@
 	// svelte-ignore state_referenced_locally
 	const preferences = providePreferences(data.units, data.theme, data.schools);
 	let help = $state(false);
+	// From here on the page answers to what is done with it.
+	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
 	const KEYS: Record<string, () => void> = {
@@ -18,12 +20,14 @@
 		r: () => void goto('/'),
 		n: () => void goto('/fit/new'),
 		m: () => void goto('/match'),
+		k: () => void goto('/knots'),
 		u: () => (preferences.units = NEXT_UNITS[preferences.units])
 	};
 	const SHEET: readonly [string, string][] = [
 		['R', 'the rack'],
 		['N', 'a new set-up'],
 		['M', 'every spool with every line'],
+		['K', 'knots; on one: arrow keys a stage, P plays, X for the left hand'],
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],

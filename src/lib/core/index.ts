@@ -99,3 +99,30 @@ export {
 	type Recast
 } from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';
+export { corrected, plus as plusTurns, rangeOf, times as timesTurns, type Turns } from './twist/belief';
+export {
+	learnGrowth,
+	loopTest,
+	TWIST_LIMITS,
+	twistNow,
+	twistVerdict,
+	USUAL_GROWTH,
+	type TwistEntry,
+	type TwistNow,
+	type TwistVerdict
+} from './twist/ledger';
+export { REACH_MM, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
+export { machineSays, MACHINE_SCHOOLS } from './twist/schools';
+export {
+	coilsIn,
+	gentlest,
+	LEAVINGS,
+	ONTO,
+	SOURCES,
+	transferTurns,
+	type Leaving,
+	type Onto,
+	type Seen,
+	type Transfer,
+	type TwistSource
+} from './twist/transfer';

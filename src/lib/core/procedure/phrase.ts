@@ -12,7 +12,7 @@ export const CAUTIONS = {
 	adhesive:
 		'UV resin and superglue: follow the label, wear gloves, ventilate, do not look into the lamp; superglue bonds skin.',
 	stretch:
-		'A line pulled tight across the room trips people and can snap back: clear the way, guard your eyes.',
+		'A line pulled tight trips people, dogs and cyclists, and can snap back: an empty place, eyes guarded, someone on watch.',
 	needle: 'A needle slips: push against a cork or the table, never toward a finger.',
 	wire: 'Wire ends scratch and spring: guard your eyes, and keep every offcut.',
 	flame: 'A flame or hot air: away from line, resin and children; let it cool before you touch it.',

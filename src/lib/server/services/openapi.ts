@@ -6,6 +6,7 @@ import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-a
 import { Practice, Practised, Season } from '$lib/schema/practice';
 import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
+import { TwistRequest, TwistResponse } from '$lib/schema/twist-api';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
 
@@ -58,6 +59,7 @@ const ASKED = {
 	'/api/contrast': asked('Whether a joint of two colours shows', ask.ContrastRequest, ask.ContrastResponse),
 	'/api/cuts': asked('What to buy and cut', ask.CutsRequest, ask.CutsResponse),
 	'/api/choose-knot': asked('Which knot for a place, and why', ChooseKnotRequest, ChooseKnotResponse),
+	'/api/twist': asked('What transfers add to a line, and how to get it out', TwistRequest, TwistResponse),
 	'/api/runout': asked('Retrieve and drag along a run', ask.RunoutRequest, ask.RunoutResponse)
 };
 

@@ -19,6 +19,7 @@
 		{ href: '/', label: 'Rack', on: place === '' },
 		{ href: '/match', label: 'Match', on: place === 'match' },
 		{ href: '/knots', label: 'Knots', on: place === 'knots' },
+		{ href: '/twist', label: 'Twist', on: place === 'twist' },
 		{
 			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
 			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',
@@ -46,12 +47,15 @@
 	>
 		<a href="/" class="figure text-[22px] font-bold tracking-tight" aria-label="Wendle, to the rack">Wendle</a
 		>
-		<nav class="flex gap-3.5 sm:gap-5" aria-label="Places">
+		<nav
+			class="order-last flex w-full gap-3.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
+			aria-label="Places"
+		>
 			{#each places as { href, label, on } (label)}
 				<a
 					{href}
 					aria-current={on ? 'page' : undefined}
-					class="flex min-h-9 items-center border-b-[3px] text-[16px] {on
+					class="flex min-h-9 items-center border-b-[3px] text-[16px] whitespace-nowrap {on
 						? 'border-now font-semibold'
 						: 'border-transparent text-soft hover:text-ink'}">{label}</a
 				>

@@ -1,0 +1,86 @@
+import {
+	gentlest,
+	LEAVINGS,
+	ONTO,
+	SOURCES,
+	type Leaving,
+	type LetOutSituation,
+	type Onto,
+	type Seen,
+	type Transfer,
+	type TwistSource
+} from '$lib/core';
+
+/** What is asked of a line's way from one place to another: two ways side by side, and the place to get twist out. */
+export interface TwistQuestion {
+	readonly lengthMm: number;
+	readonly one: Transfer;
+	readonly other: Transfer;
+	readonly laneMm: number;
+	readonly has: LetOutSituation['has'];
+	readonly heightMm: number;
+	readonly weakestLb: number;
+}
+
+const USUAL_LENGTH_MM = 27_432;
+const MOST_MM = 1_000_000;
+const HAS = ['current', 'height', 'swivel'] as const;
+
+const keyOf = <K extends string>(record: Record<K, unknown>, text: string | undefined, usual: K): K =>
+	text !== undefined && Object.hasOwn(record, text) ? (text as K) : usual;
+function lengthOf(text: string | null, usual: number, most = MOST_MM): number {
+	const value = Number(text);
+	return text !== null && text !== '' && value >= 0 && value <= most ? value : usual;
+}
+
+/** A way in an address: source, leaving, seen, onto, and a diameter where it is not the usual one. */
+function transferOf(text: string | null, lengthMm: number, usual: Transfer): Transfer {
+	const [source, leaving, seen, onto, diameter] = (text ?? '').split('.');
+	const diameterMm = Number(diameter);
+	return {
+		lengthMm,
+		source: keyOf<TwistSource>(SOURCES, source, usual.source),
+		leaving: keyOf<Leaving>(LEAVINGS, leaving, usual.leaving),
+		seen: keyOf<Seen>({ clockwise: 0, anticlockwise: 0 }, seen, usual.seen),
+		onto: keyOf<Onto>(ONTO, onto, usual.onto),
+		...(diameterMm >= 5 && diameterMm <= 2000 && { diameterMm })
+	};
+}
+
+/** The question of an address; what is not said, or makes no sense, is as it usually is. */
+export function twistQuestion(query: URLSearchParams): TwistQuestion {
+	const asked = lengthOf(query.get('length'), USUAL_LENGTH_MM);
+	const lengthMm = asked > 0 ? asked : USUAL_LENGTH_MM;
+	const usual: Transfer = {
+		lengthMm,
+		source: 'line-spool',
+		leaving: 'over-side',
+		seen: 'clockwise',
+		onto: 'reel'
+	};
+	const one = transferOf(query.get('one'), lengthMm, usual);
+	return {
+		lengthMm,
+		one,
+		other: transferOf(query.get('other'), lengthMm, gentlest(one)),
+		laneMm: lengthOf(query.get('lane'), 40_000),
+		has: HAS.filter((thing) => (query.get('has') ?? '').split(' ').includes(thing)),
+		heightMm: lengthOf(query.get('height'), 0, 200_000),
+		weakestLb: Math.min(Math.max(lengthOf(query.get('weakest'), 20), 1), 200)
+	};
+}
+
+const transferText = ({ source, leaving, seen, onto, diameterMm }: Transfer): string =>
+	[source, leaving, seen, onto, ...(diameterMm === undefined ? [] : [diameterMm])].join('.');
+
+/** The address of a question. */
+export const questionQuery = (question: TwistQuestion): URLSearchParams =>
+	new URLSearchParams({
+		length: String(question.lengthMm),
+		one: transferText(question.one),
+		other: transferText(question.other),
+		lane: String(question.laneMm),
+		has: question.has.join(' '),
+		height: String(question.heightMm),
+		weakest: String(question.weakestLb)
+	});

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { answerTwist, TwistRequest, TwistResponse } from './twist-api';
+import { questionQuery, twistQuestion } from './twist-question';
+
+describe('a question of twist in an address', () => {
+	it('says back what was asked', () => {
+		const query =
+			'length=33528&one=maker-coil.bowl.anticlockwise.reel.180&other=reel.turning.clockwise.figure-eight&lane=20000&has=current swivel&height=0&weakest=12';
+		const question = twistQuestion(new URLSearchParams(query));
+		expect(question.one).toMatchObject({
+			source: 'maker-coil',
+			leaving: 'bowl',
+			seen: 'anticlockwise',
+			diameterMm: 180,
+			lengthMm: 33_528
+		});
+		expect(question.has).toEqual(['current', 'swivel']);
+		expect(twistQuestion(questionQuery(question))).toEqual(question);
+	});
+	it('takes what is usual for nothing and for nonsense: over the side, and beside it the gentlest way', () => {
+		const usual = twistQuestion(new URLSearchParams());
+		expect(usual.one.leaving).toBe('over-side');
+		expect(usual.other).toEqual({ ...usual.one, leaving: 'turning' });
+		const nonsense = 'length=-3&one=moon.__proto__.x.y.9999&lane=lots&weakest=0&has=friends';
+		expect(twistQuestion(new URLSearchParams(nonsense))).toEqual({ ...usual, weakestLb: 1 });
+	});
+});
+
+describe('twist over the wire', () => {
+	const ask = (body: unknown) => {
+		const answered = answerTwist(TwistRequest.parse(body));
+		if (!answered.ok) throw new Error('it was refused');
+		return TwistResponse.parse(answered.value);
+	};
+	it('adds transfers up, and says how to get it out where a place is given', () => {
+		const over = { source: 'line-spool', diameterMm: 100, leaving: 'over-side' };
+		const once = ask({ lengthM: 31.416, transfers: [over] });
+		expect(once.turns).toBeCloseTo(100, 2);
+		expect(once.verdict).toBe('loops');
+		expect(once.range[0]).toBeLessThan(100);
+		expect(once.ways).toBeUndefined();
+		const back = ask({
+			lengthM: 31.416,
+			transfers: [over, { ...over, seen: 'anticlockwise' }],
+			place: { laneM: 20 }
+		});
+		expect(back.turns).toBeCloseTo(0, 9);
+		expect(back.ways![0]).toMatchObject({ key: 'stretch-and-walk', passes: 2 });
+	});
+	it('refuses what cannot be', () => {
+		for (const body of [
+			{ lengthM: 30, transfers: [] },
+			{ lengthM: 0, transfers: [{ source: 'reel', leaving: 'turning' }] },
+			{ lengthM: 30, transfers: [{ source: 'moon', leaving: 'turning' }] },
+			{ lengthM: 30, transfers: [{ source: 'reel', leaving: 'turning', diameterMm: 0 }] }
+		])
+			expect(TwistRequest.safeParse(body).success).toBe(false);
+	});
+});

@@ -1,0 +1,131 @@
+<script lang="ts">
+	import { CAUTIONS, formatNumber, waysOut, type LetOutWay } from '$lib/core';
+	import type { TwistQuestion } from '$lib/schema/twist-question';
+	import { showLong } from '$lib/schema/units';
+	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import LengthInput from './LengthInput.svelte';
+
+	/** Getting twist out of this line, in this place. */
+	interface Props {
+		question: TwistQuestion;
+		turns: number;
+		onchange: (part: Partial<TwistQuestion>) => void;
+	}
+	let { question, turns, onchange }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const ways = $derived(waysOut({ ...question, turns }));
+	const can = $derived(ways.filter(({ lacks }) => lacks === undefined));
+	const cannot = $derived(ways.filter(({ lacks }) => lacks !== undefined));
+	const [best, ...others] = $derived(can);
+	const HAS = [
+		['current', 'moving water'],
+		['height', 'a high place'],
+		['swivel', 'a swivel']
+	] as const;
+	const percent = ({ share }: LetOutWay): string => `${Math.round(100 * share)} %`;
+</script>
+
+<section aria-labelledby="get-out" class="mt-10 border-t-2 border-ink pt-3" data-get-out>
+	<h2 id="get-out" class="text-[19px] font-semibold">Getting it out</h2>
+	<div class="mt-2 grid gap-x-10 gap-y-5 lg:grid-cols-[19rem_minmax(0,1fr)]">
+		<div class="space-y-3">
+			<LengthInput
+				label="Longest straight, empty stretch"
+				valueMm={question.laneMm}
+				leastMm={0}
+				onchange={(laneMm) => onchange({ laneMm })}
+			/>
+			<label class="block">
+				<span class="block text-[13px] text-soft">Weakest part that is pulled, lb</span>
+				<input
+					type="number"
+					min="1"
+					max="200"
+					value={question.weakestLb}
+					class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px] font-medium"
+					onchange={({ currentTarget }) => {
+						if (currentTarget.valueAsNumber >= 1 && currentTarget.valueAsNumber <= 200)
+							onchange({ weakestLb: currentTarget.valueAsNumber });
+						else currentTarget.value = String(question.weakestLb);
+					}}
+				/>
+			</label>
+			<fieldset>
+				<legend class="text-[13px] text-soft">There is also</legend>
+				{#each HAS as [thing, label] (thing)}
+					<label class="flex min-h-8 items-center gap-2 text-[15px]">
+						<input
+							type="checkbox"
+							class="size-4 accent-ink"
+							checked={question.has.includes(thing)}
+							onchange={({ currentTarget }) =>
+								onchange({
+									has: currentTarget.checked
+										? [...question.has, thing]
+										: question.has.filter((one) => one !== thing)
+								})}
+						/>
+						{label}
+					</label>
+				{/each}
+			</fieldset>
+			{#if question.has.includes('height')}
+				<LengthInput
+					label="How high"
+					valueMm={question.heightMm}
+					leastMm={0}
+					onchange={(heightMm) => onchange({ heightMm })}
+				/>
+			{/if}
+		</div>
+		<div>
+			{#if best}
+				<h3 class="text-[24px] leading-tight font-bold tracking-tight">
+					<span class="px-1 marked" data-best-way={best.key}>{best.name}</span>
+				</h3>
+				<p class="figure mt-1 text-[16px]">
+					about {Math.round(best.minutes)} min, about {percent(best)} of it goes{#if best.passes}, in {best.passes ===
+						1
+							? 'one pass'
+							: `${best.passes} passes`}, {showLong(best.laneMm!, units)} of lane each{/if}{#if best.pullLb},
+						a steady pull of {formatNumber(best.pullLb, 1)} lb{/if}
+				</p>
+				<ol class="mt-3 max-w-[62ch] list-decimal space-y-1.5 pl-5 text-[17px]">
+					{#each best.steps as step (step)}<li>{step}</li>{/each}
+				</ol>
+				{#each best.cautions as caution (caution)}
+					<p class="mt-2 flex max-w-[62ch] gap-2 text-[16px]">
+						<TriangleAlert size={18} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[
+							caution
+						]}
+					</p>
+				{/each}
+			{/if}
+			{#if others.length > 0}
+				<h3 class="mt-5 text-[15px] font-semibold">Or</h3>
+				<ul class="text-[15px]">
+					{#each others as way (way.key)}
+						<li class="border-t border-hair py-1.5">
+							<b>{way.name}</b>, about {Math.round(way.minutes)} min, {percent(way)}. {way.steps[0]}
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			{#if cannot.length > 0}
+				<h3 class="mt-5 text-[15px] font-semibold">Not here</h3>
+				<ul class="text-[15px]" data-not-here>
+					{#each cannot as way (way.key)}
+						<li class="border-t border-hair py-1.5">
+							{way.name}. <span class="text-soft">{way.lacks}</span>
+						</li>
+					{/each}
+				</ul>
+			{/if}
+			<p class="mt-3 text-[13.5px] text-soft">
+				Common practice; shares and minutes are assumptions. Local rules say where you may do this.
+			</p>
+		</div>
+	</div>
+</section>

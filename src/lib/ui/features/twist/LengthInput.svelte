@@ -1,0 +1,42 @@
+<script lang="ts">
+	import { formatLength, parseLength } from '$lib/core';
+	import { longUnit } from '$lib/schema/units';
+	import Field from '../../primitives/Field.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+
+	/** A length as it is typed, in whatever unit; taken over when it can be read. */
+	interface Props {
+		label: string;
+		valueMm: number;
+		leastMm: number;
+		onchange: (mm: number) => void;
+	}
+	let { label, valueMm, leastMm, onchange }: Props = $props();
+	const preferences = usePreferences();
+	const unit = $derived(longUnit(preferences.units));
+	const MOST_MM = 1_000_000;
+	/** What is being typed; none once it is taken over. */
+	let typed = $state<string>();
+	const shown = $derived(typed ?? formatLength(valueMm, unit, Number.isInteger(valueMm / 914.4) ? 0 : 1));
+
+	function readMm(text: string): number | undefined {
+		const read = parseLength(text, unit);
+		return read.ok && read.value >= leastMm && read.value <= MOST_MM ? read.value : undefined;
+	}
+</script>
+
+<Field
+	{label}
+	value={shown}
+	error={typed !== undefined && readMm(typed) === undefined
+		? `Give a length, like ${formatLength(27_432, unit, 0)}.`
+		: undefined}
+	oninput={(text) => {
+		typed = text;
+		const mm = readMm(text);
+		if (mm !== undefined) onchange(mm);
+	}}
+	oncommit={(text) => {
+		if (readMm(text) !== undefined) typed = undefined;
+	}}
+/>

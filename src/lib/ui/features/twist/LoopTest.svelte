@@ -1,0 +1,76 @@
+<script lang="ts">
+	import { formatNumber, loopTest, rangeOf, twistVerdict } from '$lib/core';
+	import Segmented from '../../primitives/Segmented.svelte';
+	import LengthInput from './LengthInput.svelte';
+
+	/** How twisted is it now: a bight held up, and how far it spins. */
+	let bightMm = $state(1500);
+	let spins = $state(2);
+	let hand = $state<'right' | 'left'>('right');
+	const measured = $derived(loopTest(bightMm, hand === 'right' ? spins : -spins));
+	const range = $derived(rangeOf(measured));
+	const SAYS = {
+		none: 'Nothing to do.',
+		noticed: 'It shows when the line goes slack: get it out when there is time.',
+		loops: 'It throws loops: get it out before it is fished.'
+	} as const;
+	const one = (value: number): string => formatNumber(value, 1);
+</script>
+
+<section aria-labelledby="loop-test" class="mt-10 border-t-2 border-ink pt-3" data-loop-test>
+	<h2 id="loop-test" class="text-[19px] font-semibold">How twisted is it now?</h2>
+	<div class="mt-2 grid gap-x-10 gap-y-4 lg:grid-cols-[19rem_minmax(0,1fr)]">
+		<div class="space-y-3">
+			<LengthInput
+				label="Line in the bight, both legs"
+				valueMm={bightMm}
+				leastMm={200}
+				onchange={(mm) => (bightMm = mm)}
+			/>
+			<label class="block">
+				<span class="block text-[13px] text-soft">Times it spins round</span>
+				<input
+					type="number"
+					min="0"
+					max="50"
+					step="0.5"
+					value={spins}
+					class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px] font-medium"
+					oninput={({ currentTarget }) => {
+						if (currentTarget.valueAsNumber >= 0 && currentTarget.valueAsNumber <= 50)
+							spins = currentTarget.valueAsNumber;
+					}}
+				/>
+			</label>
+			<Segmented
+				label="The legs wind like a screw that is"
+				options={[
+					{ value: 'right', label: 'right-handed \\' },
+					{ value: 'left', label: 'left-handed /' }
+				]}
+				value={hand}
+				onchange={(value) => (hand = value)}
+				shown
+			/>
+		</div>
+		<div aria-live="polite">
+			<p class="figure leading-none">
+				<span class="text-[40px] font-bold tracking-tighter" data-per-metre
+					>{one(Math.abs(measured.mean))}</span
+				>
+				<span class="text-[18px]">turns a metre</span>
+			</p>
+			<p class="figure text-[15px] text-soft">
+				{one(Math.max(0, Math.min(Math.abs(range.low), Math.abs(range.high))))}–{one(
+					Math.max(Math.abs(range.low), Math.abs(range.high))
+				)} nine times in ten
+			</p>
+			<p class="mt-2 max-w-[60ch] text-[16px]">{SAYS[twistVerdict(measured.mean)]}</p>
+			<p class="mt-2 max-w-[60ch] text-[15px] text-soft">
+				Hold the two ends of a bight together, let it hang free, and count how often it spins before it rests.
+				Each spin takes a turn out of either leg. A count is good to a quarter of a turn; stiffness stops it a
+				little short.
+			</p>
+		</div>
+	</div>
+</section>

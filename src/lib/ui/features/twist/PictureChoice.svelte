@@ -1,0 +1,42 @@
+<script lang="ts" generics="V extends string">
+	/** One of several, each with its drawing. */
+	interface Props {
+		label: string;
+		options: readonly { readonly value: V; readonly label: string; readonly picture: string }[];
+		value: V;
+		onchange: (value: V) => void;
+	}
+	let { label, options, value, onchange }: Props = $props();
+	const id = $props.id();
+</script>
+
+<fieldset class="min-w-0">
+	<legend class="mb-1 text-[13px] text-soft">{label}</legend>
+	<div class="grid grid-cols-2 gap-2 sm:grid-cols-3">
+		{#each options as option (option.value)}
+			<label
+				class="relative flex cursor-pointer flex-col items-center gap-1 rounded-[3px] border border-hair bg-paper p-1.5 text-center text-[13.5px] leading-tight has-checked:border-2 has-checked:border-ink has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-current"
+			>
+				<input
+					type="radio"
+					name={id}
+					value={option.value}
+					checked={option.value === value}
+					class="absolute inset-0 cursor-pointer opacity-0"
+					onchange={() => onchange(option.value)}
+				/>
+				<svg
+					viewBox="-2 -2 52 36"
+					class="h-9 w-14"
+					fill="none"
+					stroke="currentColor"
+					stroke-width="1.5"
+					aria-hidden="true"
+				>
+					<path d={option.picture} />
+				</svg>
+				{option.label}
+			</label>
+		{/each}
+	</div>
+</fieldset>
