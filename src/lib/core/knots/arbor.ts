@@ -1,5 +1,5 @@
 import { smooth, type Vec3 } from './curve';
-import { staged, type Knot, type Pose } from './knot';
+import { inOrder, staged, type Knot, type Pose } from './knot';
 import { beside, coilLength, coilWay, overhandWay, type Coil } from './shapes';
 import { strand, type Strand } from './strand';
 import { drawnTo, extended, upTo } from './way';
@@ -150,7 +150,7 @@ export const UNI_ARBOR: Knot = {
 	)
 };
 
-/** `on`: beside the spool 0, in front of it 1, on it 2. `slack`: room between loop and arbor, mm; `trim`: points off the end. */
+/** `on`: beside the spool 0, half over it 1, on it 2. `slack`: room between loop and arbor, mm; `trim`: points off the end. */
 type OverSpool = Pose<'on' | 'slack' | 'trim'>;
 const PAIR_MM = 1.15;
 const WIDE_ARBOR_MM = 18;
@@ -182,8 +182,11 @@ function overSpool({ on, slack, trim }: OverSpool, turns: number): Strand[] {
 			: [];
 	const [near, far] = [beside(knot, PAIR_MM), beside(knot, -PAIR_MM)];
 	const legs = smooth([near.at(-1)!, ...ring, ...over, far.at(-1)!]).slice(1, -1);
-	const lift = on <= 1 ? 9 : 9 * (2 - on);
-	const aside = on >= 1 ? 0 : -2 * (outer + 5) * (1 - on);
+	// Before the spool first, a part of the way over it, then back on to the arbor.
+	const halfOver = 0.8 * (outer + 5);
+	const settled = Math.min(Math.max(on - 1, 0) / 0.7, 1);
+	const lift = on <= 1.7 ? 9 : 9 * ((2 - on) / 0.3);
+	const aside = on < 1 ? -halfOver * (2.5 - 1.5 * on) : -halfOver * (1 - settled);
 	const shift = ([x, y, z]: Vec3): Vec3 => [x + aside, y, z + lift];
 	const points = [...near, ...legs, ...far.reverse()].map(shift);
 	return [
@@ -204,36 +207,44 @@ export const SPOOL_LOOP: Knot = {
 	name: 'Loop over the spool',
 	joins: "Backing to the arbor: a surgeon's loop passed over the whole spool, open cages only.",
 	wraps: { noun: 'turns', least: 1, most: 3, usual: 2 },
-	stages: staged(overSpool, [
-		{
-			title: 'A loop that goes over it',
-			instruction: "Tie a double surgeon's loop, wide enough to go over the whole spool.",
-			mistake: 'Measured on the arbor: it has to pass over the rims.',
-			looks: 'The loop, held against the spool, is wider than the rim.',
-			pose: { on: 0, slack: 3, trim: 0 }
-		},
-		{
-			title: 'In front of the spool',
-			instruction:
-				'Hold the spool out of its frame, and the loop before it, the standing part toward the reel seat.',
-			mistake: 'Leading away from the seat: then the loop can turn with the arbor.',
-			looks: "The loop's end points at the reel seat.",
-			pose: { on: 1, slack: 3, trim: 0 }
-		},
-		{
-			title: 'Over the rim',
-			instruction: 'Pass it over the rim on to the arbor. For more hold twist it, and pass it over again.',
-			mistake: 'Passed again without a twist: it falls off the way it came.',
-			looks: 'As many turns round the arbor as you wanted, none crossed but where they leave.',
-			pose: { on: 2, slack: 3, trim: 0 }
-		},
-		{
-			title: 'Draw up',
-			instruction: 'Moisten and pull the standing part until the turns lie on the arbor, then trim the end.',
-			mistake: 'Pulled up dry, or with the knot on top of a turn: it stands up under the backing.',
-			looks: 'The knot lies where the turns begin; pulled hard, the spool turns with it.',
-			cautions: ['blades'],
-			pose: { on: 2, slack: 0.4, trim: 19 }
-		}
-	])
+	stages: inOrder(
+		staged(
+			(pose: OverSpool) => overSpool(pose, 1),
+			[
+				{
+					title: 'A loop that goes over it',
+					instruction: "Tie a double surgeon's loop, wide enough to go over the whole spool.",
+					mistake: 'Measured on the arbor: it has to pass over the rims.',
+					looks: 'The loop, held against the spool, is wider than the rim.',
+					pose: { on: 0, slack: 3, trim: 0 }
+				},
+				{
+					title: 'In front of the spool',
+					instruction:
+						'Hold the spool out of its frame, and the loop before it, the standing part toward the reel seat.',
+					mistake: 'Leading away from the seat: then the loop can turn with the arbor.',
+					looks: "The loop's end points at the reel seat.",
+					pose: { on: 1, slack: 3, trim: 0 }
+				}
+			]
+		),
+		staged(overSpool, [
+			{
+				title: 'Over the rim',
+				instruction: 'Pass it over the rim on to the arbor. For more hold twist it, and pass it over again.',
+				mistake: 'Passed again without a twist: it falls off the way it came.',
+				looks: 'As many turns round the arbor as you wanted, none crossed but where they leave.',
+				pose: { on: 2, slack: 3, trim: 0 }
+			},
+			{
+				title: 'Draw up',
+				instruction:
+					'Moisten and pull the standing part until the turns lie on the arbor, then trim the end.',
+				mistake: 'Pulled up dry, or with the knot on top of a turn: it stands up under the backing.',
+				looks: 'The knot lies where the turns begin; pulled hard, the spool turns with it.',
+				cautions: ['blades'],
+				pose: { on: 2, slack: 0.4, trim: 19 }
+			}
+		])
+	)
 };

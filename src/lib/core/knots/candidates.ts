@@ -50,6 +50,13 @@ const NAIL_RULES: readonly Rule[] = [
 	{ when: (s) => s.water === 'salt', points: 0, says: 'In salt water with 7–10 wraps.' }
 ];
 
+/** The knot is not what slips: the turns under it do. */
+const BARE: Rule = {
+	when: (s) => s.slick && s.arbor === 'bare',
+	points: -0.5,
+	says: 'On bare metal this braid turns whatever the knot: a layer of tape or a bed of mono under it first.'
+};
+
 /** What each knot is good for, and for whom. Common practice; the points are a judgement of this application's. */
 export const CANDIDATES: readonly Candidate[] = [
 	{
@@ -59,6 +66,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		buys: 'Two plain knots that anyone remembers.',
 		points: 3,
 		rules: [
+			BARE,
 			{ when: (s) => s.skill === FIRST, points: 1, says: 'The easiest to get right the first time.' },
 			{ when: (s) => s.slick, points: -1, says: 'In slick braid only doubled, and still the first to creep.' }
 		]
@@ -70,6 +78,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		buys: 'Slides down tight and holds well.',
 		points: 2.5,
 		rules: [
+			BARE,
 			{ when: (s) => s.slick, points: 1.5, says: 'Its turns grip thin braid.' },
 			{ when: (s) => s.skill === 'daily', points: 0.5, says: 'Quick once it is in the fingers.' },
 			{
@@ -86,6 +95,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		buys: 'Tied away from the spool, and comes off again whole.',
 		points: 2,
 		rules: [
+			BARE,
 			{ when: (s) => s.swaps === 'often', points: 1.5, says: 'Backing and all comes off in one piece.' },
 			{
 				when: (s) => s.cage === 'closed',

@@ -120,6 +120,15 @@ describe('which knot here (common practice)', () => {
 		expect(lead('often')).toBeGreaterThan(lead('seldom'));
 		expect(lead('seldom')).toBeGreaterThan(lead('never'));
 	});
+	it('braid on a bare arbor: whatever the knot, it says what goes under it; on tape nothing', () => {
+		const against = (arbor: KnotSituation['arbor'], slick = true) =>
+			chooseKnot({ ...TYPICAL, place: 'arbor', slick, arbor }).map((answer) =>
+				answer.against.some((reason) => reason.includes('layer of tape'))
+			);
+		expect(against('bare')).toEqual([true, true, true]);
+		expect(against('tape')).toEqual([false, false, false]);
+		expect(against('bare', false)).toEqual([false, false, false]);
+	});
 	it('says what is missing, not only that something is', () => {
 		const lacking = chooseKnot({ ...TYPICAL, loop: 'none' }).find(({ slug }) => slug === 'loop-to-loop')!;
 		expect(lacking.lacks).toContain('a loop of your own');

@@ -19,7 +19,7 @@ function painted(svg: string): Painted[] {
 		const points = d
 			.split(/[ML]/)
 			.filter(Boolean)
-			.map((pair): Point => pair.split(' ').map(Number) as unknown as Point);
+			.map((pair): Point => pair.split(',').map(Number) as unknown as Point);
 		return { strand: Number(strand), points };
 	});
 }

@@ -1,3 +1,4 @@
+import { line } from 'd3-shape';
 import { crossingsOf, type Crossing, type EndKind, type Strand, type StrandRole, type Vec3 } from '$lib/core';
 
 /** How it is looked at: turned about the upright and the level axis, radians; mirrored for a left-hander. */
@@ -90,12 +91,16 @@ function pointAt(points: readonly Vec3[], at: number): Vec3 {
 	return [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])];
 }
 
+/** A curve in space has its points close enough: in the plane they are joined. */
+const joined = line<Vec3>(
+	([x]) => x,
+	([, y]) => y
+).digits(3);
+
 function pathOf(points: readonly Vec3[], from: number, to: number): string {
 	const inner: Vec3[] = [];
 	for (let i = Math.ceil(from + 1e-9); i < to; i++) inner.push(points[i]!);
-	return [pointAt(points, from), ...inner, pointAt(points, to)]
-		.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(3)} ${y.toFixed(3)}`)
-		.join('');
+	return joined([pointAt(points, from), ...inner, pointAt(points, to)])!;
 }
 
 function meanZ(points: readonly Vec3[], from: number, to: number): number {
