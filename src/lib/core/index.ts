@@ -126,3 +126,26 @@ export {
 	type Transfer,
 	type TwistSource
 } from './twist/transfer';
+export { addDays, dayNumber, dayOf, daysBetween, type Day } from './care/days';
+export {
+	careState,
+	counting,
+	KEPT_KINDS,
+	type CareEvent,
+	type CareJob,
+	type CareKind,
+	type CareState,
+	type Kept,
+	type KeptKind,
+	type Whereabouts
+} from './care/events';
+export {
+	datesUntil,
+	dueBy,
+	duesOf,
+	JOB_MINUTES,
+	JOB_NAMES,
+	USUAL_RULES,
+	type CareRule,
+	type Due
+} from './care/rules';

@@ -1,0 +1,164 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays, dayNumber, dayOf, daysBetween } from './days';
+import { careState, counting, type CareEvent, type Kept } from './events';
+import { datesUntil, dueBy, duesOf, USUAL_RULES, type CareRule } from './rules';
+
+const LINE: Kept = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
+const BACKING: Kept = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
+let count = 0;
+type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at' | 'day'> : never;
+const at = (day: string, part: Part<CareEvent>, id?: string): CareEvent =>
+	({ id: id ?? `e${(count += 1)}`, at: (count += 1), day, ...part }) as CareEvent;
+const fished = (day: string, days = 1, water: 'fresh' | 'salt' = 'fresh') =>
+	at(day, { kind: 'fished', days, water });
+const rule = (job: CareRule['job']) => USUAL_RULES.find((one) => one.job === job)!;
+
+describe('days', () => {
+	it('agree with the proleptic Gregorian calendar of ECMAScript, leap days too', () => {
+		fc.assert(
+			fc.property(fc.integer({ min: -200_000, max: 900_000 }), (number) => {
+				const day = new Date(number * 86_400_000).toISOString().slice(0, 10);
+				if (!/^\d{4}-/.test(day)) return;
+				expect(dayOf(number)).toBe(day);
+				expect(dayNumber(day)).toBe(number);
+			})
+		);
+		expect(daysBetween('2028-02-28', '2028-03-01')).toBe(2);
+		expect(daysBetween('2027-02-28', '2027-03-01')).toBe(1);
+		expect(addDays('2027-12-31', 1)).toBe('2028-01-01');
+	});
+	it.each(['2027-02-29', '2027-13-01', '2027-00-10', '2027-1-1', 'soon', ''])('%s is none', (day) => {
+		expect(() => dayNumber(day)).toThrow(RangeError);
+	});
+});
+
+describe('a thing and what happened to it', () => {
+	const SEASON: CareEvent[] = [
+		at('2026-04-01', { kind: 'came' }),
+		at('2026-04-02', { kind: 'moved', to: { on: 'spool', spoolId: 'tarn' }, turns: { mean: 60, sd: 5 } }),
+		fished('2026-05-01', 3),
+		at('2026-05-10', { kind: 'cleaned' }),
+		fished('2026-06-01', 2, 'salt')
+	];
+	it('knows where it is, how often it was out, and when it was last seen to', () => {
+		const state = careState(LINE, SEASON);
+		expect(state).toMatchObject({
+			whereabouts: { on: 'spool', spoolId: 'tarn' },
+			daysOut: 5,
+			saltDays: 2,
+			last: { cleaned: { day: '2026-05-10', daysOutSince: 2 }, came: { daysOutSince: 5 } }
+		});
+		expect(state.twist.perMetre.mean).toBeGreaterThan(2);
+	});
+	it('is the same in whatever order, and however often, events come', () => {
+		fc.assert(
+			fc.property(fc.shuffledSubarray(SEASON, { minLength: SEASON.length }), (shuffled) => {
+				expect(careState(LINE, [...shuffled, ...shuffled.slice(0, 2)])).toEqual(careState(LINE, SEASON));
+			})
+		);
+	});
+	it('what is taken back does not count, and counts again when that is taken back; history stays', () => {
+		const wrong = at('2026-06-02', { kind: 'fished', days: 12, water: 'fresh' });
+		const back = at('2026-06-03', { kind: 'undone', of: wrong.id });
+		const again = at('2026-06-04', { kind: 'undone', of: back.id });
+		expect(careState(LINE, [...SEASON, wrong]).daysOut).toBe(17);
+		expect(careState(LINE, [...SEASON, wrong, back])).toEqual(careState(LINE, SEASON));
+		expect(careState(LINE, [...SEASON, wrong, back, again]).daysOut).toBe(17);
+		expect(counting([...SEASON, wrong, back])).toHaveLength(SEASON.length);
+	});
+	it('a line gets shorter, moves, and is retired', () => {
+		const state = careState(LINE, [
+			...SEASON,
+			at('2026-07-01', { kind: 'shortened', byMm: 500 }),
+			at('2026-07-02', { kind: 'moved', to: { on: 'coil', label: 'winter' } }),
+			at('2026-08-02', { kind: 'moved', to: { on: 'retired' } })
+		]);
+		expect(state.lengthMm).toBe(29_500);
+		expect(state.whereabouts).toEqual({ on: 'retired' });
+		expect(duesOf(USUAL_RULES, LINE, state, '2036-01-01')).toEqual([]);
+	});
+});
+
+describe('what falls due (common practice)', () => {
+	const CAME = at('2026-04-01', { kind: 'came' });
+	const due = (job: CareRule['job'], events: readonly CareEvent[], today: string, kept = LINE) =>
+		dueBy(rule(job), kept, careState(kept, events), today);
+	it('by days out: five fresh, fewer in salt, and none after cleaning', () => {
+		const four = [CAME, fished('2026-05-01', 4)];
+		expect(due('clean', four, '2026-05-02')).toMatchObject({ daysOutLeft: 1, overdue: false });
+		expect(due('clean', [...four, fished('2026-05-03')], '2026-05-03')).toMatchObject({
+			because: 'days-out',
+			overdue: true
+		});
+		expect(due('clean', [CAME, fished('2026-05-01', 3, 'salt')], '2026-05-02')!.overdue).toBe(true);
+		expect(
+			due('clean', [...four, fished('2026-05-03'), at('2026-05-04', { kind: 'cleaned' })], '2026-05-05')
+		).toMatchObject({ daysOutLeft: 5, overdue: false });
+	});
+	it('by date: a year after it came or was last respooled, on that day and not the day before', () => {
+		expect(due('respool', [CAME], '2027-03-31')).toMatchObject({ on: '2027-04-01', overdue: false });
+		expect(due('respool', [CAME], '2027-04-01')).toMatchObject({ because: 'date', overdue: true });
+		const again = [CAME, at('2027-04-05', { kind: 'respooled' })];
+		expect(due('respool', again, '2027-04-06')).toMatchObject({ on: '2028-04-04', overdue: false });
+	});
+	it('by twist, whatever the date', () => {
+		const careless = at('2026-04-02', {
+			kind: 'moved',
+			to: { on: 'coil', label: 'a' },
+			turns: { mean: -70, sd: 4 }
+		});
+		expect(due('respool', [CAME, careless], '2026-04-03')).toMatchObject({ because: 'twist', overdue: true });
+		const out = at('2026-04-04', { kind: 'let-out', share: 0.9, shareSd: 0.05 });
+		expect(due('respool', [CAME, careless, out], '2026-04-05')!.overdue).toBe(false);
+	});
+	it('backing that failed its test is overdue at once; a line is not tug-tested', () => {
+		const tested = (result: 'passed' | 'failed') => [CAME, at('2026-05-01', { kind: 'tug-test', result })];
+		expect(due('tug-test', tested('failed'), '2026-05-01', BACKING)).toMatchObject({ because: 'failed' });
+		expect(due('tug-test', tested('passed'), '2026-05-01', BACKING)).toMatchObject({
+			on: '2027-05-01',
+			overdue: false
+		});
+		expect(due('tug-test', [CAME], '2026-05-01')).toBeUndefined();
+	});
+	it('by the calendar never one day is left out and none comes twice, over leap years and centuries', () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: -20_000, max: 60_000 }),
+				fc.integer({ min: 1, max: 800 }),
+				fc.integer({ min: 0, max: 8000 }),
+				(from, everyDays, span) => {
+					const days = datesUntil(
+						{ job: 'clean', kinds: ['line'], everyDays },
+						dayOf(from),
+						dayOf(from + span)
+					);
+					expect(new Set(days).size).toBe(days.length);
+					days.forEach((day, i) => expect(dayNumber(day)).toBe(from + everyDays * (i + 1)));
+					// The next one lies beyond.
+					expect(from + everyDays * (days.length + 1)).toBeGreaterThan(from + span);
+				}
+			)
+		);
+		expect(() => datesUntil({ job: 'clean', kinds: ['line'] }, '2026-01-01', '2027-01-01')).toThrow(
+			RangeError
+		);
+	});
+	it('what is overdue comes first, then by its day', () => {
+		const dues = duesOf(USUAL_RULES, LINE, careState(LINE, [CAME, fished('2026-05-01', 6)]), '2026-05-02');
+		expect(dues.map(({ job, overdue }) => [job, overdue])).toEqual([
+			['clean', true],
+			['respool', false],
+			['judge', false]
+		]);
+	});
+	it('is the same day in every time zone: a day has none', () => {
+		const zone = process.env['TZ'];
+		const seen = ['Pacific/Kiritimati', 'America/Anchorage', 'Europe/Dublin'].map((tz) => {
+			process.env['TZ'] = tz;
+			return due('respool', [CAME], '2027-04-01');
+		});
+		process.env['TZ'] = zone ?? '';
+		expect(new Set(seen.map((one) => JSON.stringify(one))).size).toBe(1);
+	});
+});

@@ -1,0 +1,125 @@
+import type { Turns } from '../twist/belief';
+import { learnGrowth, loopTest, twistNow, type TwistEntry, type TwistNow } from '../twist/ledger';
+import type { Day } from './days';
+
+/** What can be looked after: one of the strands that go on a spool. */
+export const KEPT_KINDS = ['backing', 'line', 'head', 'tip'] as const;
+export type KeptKind = (typeof KEPT_KINDS)[number];
+
+export interface Kept {
+	readonly id: string;
+	readonly kind: KeptKind;
+	readonly label: string;
+	readonly lengthMm: number;
+	/** The same from both ends: it can be turned round. */
+	readonly doubleTaper: boolean;
+}
+
+/** Where something is. */
+export type Whereabouts =
+	| { readonly on: 'spool'; readonly spoolId: string }
+	/** A coil or a storage spool, with what is written on it. */
+	| { readonly on: 'coil'; readonly label: string }
+	| { readonly on: 'retired' };
+
+interface Happened {
+	readonly id: string;
+	readonly day: Day;
+	/** When it was written down, ms: of two on one day the one written later comes later. */
+	readonly at: number;
+	readonly note?: string;
+}
+/** What happens to a thing in its life. Nothing is changed or deleted: a correction is an event of its own. */
+export type CareEvent = Happened &
+	(
+		| { readonly kind: 'came' }
+		| { readonly kind: 'moved'; readonly to: Whereabouts; readonly turns?: Turns }
+		| { readonly kind: 'cleaned' | 'dressed' | 'rinsed' | 'turned' | 'loop-rebuilt' }
+		| { readonly kind: 'loop-test'; readonly bightMm: number; readonly spins: number }
+		| { readonly kind: 'tug-test'; readonly result: 'passed' | 'doubtful' | 'failed' }
+		| { readonly kind: 'let-out'; readonly share: number; readonly shareSd: number }
+		| { readonly kind: 'shortened'; readonly byMm: number }
+		| { readonly kind: 'respooled'; readonly turns?: Turns }
+		| { readonly kind: 'fished'; readonly days: number; readonly water: 'fresh' | 'salt' }
+		/** Takes one back; taking that back brings it again. */
+		| { readonly kind: 'undone'; readonly of: string }
+	);
+export type CareKind = CareEvent['kind'];
+/** What is done to a thing, and can fall due. */
+export type CareJob = 'clean' | 'respool' | 'judge' | 'tug-test' | 'rinse';
+
+export interface CareState {
+	readonly whereabouts: Whereabouts | undefined;
+	readonly lengthMm: number;
+	/** Days out in all, and in salt water. */
+	readonly daysOut: number;
+	readonly saltDays: number;
+	/** When each kind of thing last happened, and how many days out there were since. */
+	readonly last: Partial<Record<CareKind, { readonly day: Day; readonly daysOutSince: number }>>;
+	readonly tug: 'passed' | 'doubtful' | 'failed' | undefined;
+	readonly twist: TwistNow;
+	/** What counts, oldest first: what was taken back is left out. */
+	readonly events: readonly CareEvent[];
+}
+
+/** What counts: each event that is not taken back, in the order it happened. */
+export function counting(events: readonly CareEvent[]): CareEvent[] {
+	const seen = new Map(events.map((event) => [event.id, event]));
+	// An undoing counts unless it is undone itself; they are looked at from the newest.
+	const undone = new Set<string>();
+	for (const event of [...seen.values()].sort((a, b) => b.at - a.at))
+		if (event.kind === 'undone' && !undone.has(event.id)) undone.add(event.of);
+	return [...seen.values()]
+		.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
+		.sort((a, b) => (a.day === b.day ? a.at - b.at : a.day < b.day ? -1 : 1));
+}
+
+function twistEntry(event: CareEvent): TwistEntry[] {
+	switch (event.kind) {
+		case 'came':
+			return [{ kind: 'new' }];
+		case 'moved':
+		case 'respooled':
+			return event.turns ? [{ kind: 'transfer', turns: event.turns }] : [];
+		case 'fished':
+			return [{ kind: 'fished', days: event.days }];
+		case 'let-out':
+			return [{ kind: 'let-out', share: event.share, shareSd: event.shareSd }];
+		case 'loop-test':
+			return [{ kind: 'loop-test', perMetre: loopTest(event.bightMm, event.spins) }];
+		default:
+			return [];
+	}
+}
+
+/** A thing as its events leave it, whatever order they came in, and however often. */
+export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareState {
+	const events = counting(all);
+	const last: Partial<Record<CareKind, { day: Day; daysOutSince: number }>> = {};
+	let [daysOut, saltDays, cutMm] = [0, 0, 0];
+	let whereabouts: Whereabouts | undefined;
+	let tug: CareState['tug'];
+	for (const event of events) {
+		if (event.kind === 'fished') {
+			daysOut += event.days;
+			if (event.water === 'salt') saltDays += event.days;
+			for (const entry of Object.values(last)) entry.daysOutSince += event.days;
+		}
+		if (event.kind === 'moved') whereabouts = event.to;
+		if (event.kind === 'tug-test') tug = event.result;
+		if (event.kind === 'shortened') cutMm += event.byMm;
+		last[event.kind] = { day: event.day, daysOutSince: 0 };
+	}
+	const entries = events.flatMap(twistEntry);
+	const left = Math.max(lengthMm - cutMm, 1);
+	return {
+		whereabouts,
+		lengthMm: left,
+		daysOut,
+		saltDays,
+		last,
+		tug,
+		twist: twistNow(entries, left, learnGrowth(entries)),
+		events
+	};
+}
