@@ -16,7 +16,6 @@ const OUT = join(root, 'docs/screenshots');
 /** name, spool on the rack ('' for the rack itself, a path for a page), its place, width, theme, tab to open */
 const VIEWS = /** @type {const} */ ([
 	['rack', '', '', 1280, 'light'],
-	['rack-narrow', '', '', 390, 'light'],
 	['fit', 'Tarn reel A, char', 'fit/{}', 1280, 'light'],
 	['fit-dark', 'New arrival, boxed', 'fit/{}', 1280, 'dark'],
 	['fit-narrow', 'Beck reel, grayling', 'fit/{}', 390, 'light'],
@@ -33,6 +32,7 @@ const VIEWS = /** @type {const} */ ([
 	['knot', '/knots/nail-knot?wraps=7&stage=4', '', 1280, 'light'],
 	['practise', '/knots/practise?knot=surgeons-loop&seed=5', '', 1280, 'dark'],
 	['twist', '/twist', '', 1280, 'light'],
+	['care', '/care', '', 390, 'dark'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 

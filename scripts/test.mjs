@@ -71,6 +71,8 @@ installChromium();
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
 
+// What the framework makes of the routes: types that all that follows reads.
+stage('sync', ['svelte-kit', 'sync'], asOne);
 stage('format', ['prettier', '--check', '--log-level', 'warn', '.'], asOne);
 stage('lint', ['eslint', '.'], asOne);
 stage('boundaries', ['node', 'scripts/check-boundaries.mjs'], asOne);

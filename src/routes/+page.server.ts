@@ -1,7 +1,12 @@
-import { rack } from '$lib/server/services';
+import { care, rack } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends }) => {
 	depends('wendle:rack');
-	return { rack: await rack() };
+	const { entries } = await care(new Date().toISOString().slice(0, 10));
+	/** How much is overdue on each spool. */
+	const due: Record<string, number> = {};
+	for (const { spoolId, dues } of entries)
+		if (spoolId !== null) due[spoolId] = (due[spoolId] ?? 0) + dues.filter(({ overdue }) => overdue).length;
+	return { rack: await rack(), due };
 };

@@ -57,6 +57,6 @@
 			</p>
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
-		<Shelf {entries} onremove={remove} />
+		<Shelf {entries} due={data.due} onremove={remove} />
 	{/if}
 </div>

@@ -24,7 +24,7 @@
 
 	function change(part: Partial<TwistQuestion>): void {
 		const changed = { ...question, ...part };
-		 
+
 		void goto(`?${questionQuery(changed)}`, { replaceState: true, keepFocus: true, noScroll: true });
 	}
 	const way = (key: 'one' | 'other') => (transfer: Transfer) => change({ [key]: transfer });

@@ -71,6 +71,12 @@ function since(state: CareState, by: readonly CareKind[]): Day | undefined {
 	return state.events.findLast(({ kind }) => by.includes(kind))?.day;
 }
 
+/** The gravest of the reasons that hold. */
+function reasonOf(holds: Record<Exclude<Due['because'], 'not yet'>, boolean>): Due['because'] {
+	for (const reason of ['failed', 'twist', 'days-out', 'date'] as const) if (holds[reason]) return reason;
+	return 'not yet';
+}
+
 /** When a rule falls due for a thing, and whether that is past. Nothing for what it is not about, or what is retired. */
 export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day): Due | undefined {
 	if (!rule.kinds.includes(kept.kind) || state.whereabouts?.on === 'retired') return undefined;
@@ -80,17 +86,12 @@ export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day):
 	const on = everyDays !== undefined && last !== undefined ? addDays(last, everyDays) : undefined;
 	const daysOutLeft =
 		everyDaysOut === undefined ? undefined : everyDaysOut - daysOutSince(state, done, saltCounts);
-	const twisted = fromTwistPerMetre !== undefined && Math.abs(state.twist.perMetre.mean) >= fromTwistPerMetre;
-	const because: Due['because'] =
-		job === 'tug-test' && state.tug !== undefined && state.tug !== 'passed'
-			? 'failed'
-			: twisted
-				? 'twist'
-				: daysOutLeft !== undefined && daysOutLeft <= 0
-					? 'days-out'
-					: on !== undefined && daysBetween(on, today) >= 0
-						? 'date'
-						: 'not yet';
+	const because = reasonOf({
+		failed: job === 'tug-test' && state.tug !== undefined && state.tug !== 'passed',
+		twist: fromTwistPerMetre !== undefined && Math.abs(state.twist.perMetre.mean) >= fromTwistPerMetre,
+		'days-out': daysOutLeft !== undefined && daysOutLeft <= 0,
+		date: on !== undefined && daysBetween(on, today) >= 0
+	});
 	return { job, on, daysOutLeft, because, overdue: because !== 'not yet' };
 }
 

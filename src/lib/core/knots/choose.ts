@@ -1,4 +1,5 @@
-import { CANDIDATES, type Candidate } from './candidates';
+import type { Candidate } from './candidate-rules';
+import { CANDIDATES } from './candidates';
 import type { KnotSituation } from './situation';
 import type { KnotSlug } from './takes';
 

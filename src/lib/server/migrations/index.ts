@@ -5,6 +5,7 @@ import * as hands from './003-hands';
 import * as runs from './004-runs';
 import * as steps from './005-steps';
 import * as practice from './006-practice';
+import * as care from './007-care';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -13,7 +14,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '003-hands', ...hands },
 	{ name: '004-runs', ...runs },
 	{ name: '005-steps', ...steps },
-	{ name: '006-practice', ...practice }
+	{ name: '006-practice', ...practice },
+	{ name: '007-care', ...care }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -1,11 +1,13 @@
 /** What routes may call: services bound to the one open database. */
 import { database } from '../db';
+import * as careService from './care';
 import * as handsService from './hands';
 import * as photos from './photos';
 import * as practiceService from './practice';
 import * as runs from './runs';
 import * as setups from './setups';
 
+export { calendarFile } from './calendar';
 export { openApiDocument } from './openapi';
 export { followRun } from './runs';
 
@@ -41,3 +43,6 @@ export const restoreSpool = bound(setups.restoreSpool);
 export const practice = bound(practiceService.practice);
 export const practised = bound(practiceService.practised);
 export const setSeason = bound(practiceService.setSeason);
+export const care = bound(careService.care);
+export const addCareEvents = bound(careService.addCareEvents);
+export const setCareRules = bound(careService.setCareRules);

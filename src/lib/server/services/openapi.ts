@@ -1,4 +1,5 @@
 import * as ask from '$lib/schema/ask-api';
+import { AddCareEvents, CareRules } from '$lib/schema/care';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
@@ -149,6 +150,28 @@ export const openApiDocument = () =>
 				put: taking('The day spools are next wound', Season, {
 					'200': jsonOf(Practice, 'As it is then: what is due is due in time for it.')
 				})
+			},
+			'/api/care': {
+				get: {
+					summary: 'Every line and backing: where it is, what happened to it, what falls due',
+					responses: { '200': { description: 'What is overdue first.' } }
+				},
+				post: taking('Write down what was done, each event once however often it is sent', AddCareEvents, {
+					'204': { description: 'Written down; an event of kind undone takes one back.' },
+					...missing
+				})
+			},
+			'/api/care/rules': {
+				put: taking('Other rules of what falls due', CareRules, {
+					'204': { description: 'They hold from now on.' }
+				}),
+				delete: { summary: 'The usual rules again', responses: { '204': { description: 'Done.' } } }
+			},
+			'/calendar.ics': {
+				get: {
+					summary: 'What falls due, to subscribe to',
+					responses: { '200': { description: 'A calendar file.', content: { 'text/calendar': {} } } }
+				}
 			},
 			'/api/hands': {
 				get: {

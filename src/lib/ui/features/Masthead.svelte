@@ -20,6 +20,7 @@
 		{ href: '/match', label: 'Match', on: place === 'match' },
 		{ href: '/knots', label: 'Knots', on: place === 'knots' },
 		{ href: '/twist', label: 'Twist', on: place === 'twist' },
+		{ href: '/care', label: 'Care', on: place === 'care' },
 		{
 			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
 			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',

@@ -4,6 +4,12 @@ import type { ExternalToast } from 'svelte-sonner';
 /** Whether this visit has had a notice: most have none, so what shows them loads with the first. */
 export const notices = $state({ wanted: false });
 
+/** Fetches what shows notices: for pages that have to say so when the server is away. */
+export async function getNoticesReady(): Promise<void> {
+	notices.wanted = true;
+	await import('svelte-sonner');
+}
+
 /** Shows a short notice, with a way to take the deed back where there is one. */
 export async function notify(text: string, options?: ExternalToast): Promise<void> {
 	notices.wanted = true;

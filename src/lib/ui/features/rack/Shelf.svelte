@@ -8,9 +8,11 @@
 
 	interface Props {
 		entries: readonly RackEntry[];
+		/** How much is overdue on each spool. */
+		due: Readonly<Record<string, number>>;
 		onremove: (entry: RackEntry) => void;
 	}
-	let { entries, onremove }: Props = $props();
+	let { entries, due, onremove }: Props = $props();
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
@@ -49,6 +51,13 @@
 					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDate(entry.woundOn)}{/if}
 				</span>
 			</a>
+			{#if (due[entry.id] ?? 0) > 0}
+				<a
+					href="/care?spool={entry.id}"
+					class="figure mt-1 text-[14px] font-semibold underline decoration-2 underline-offset-4"
+					data-due-on-rack>{due[entry.id] === 1 ? '1 thing is due' : `${due[entry.id]} things are due`}</a
+				>
+			{/if}
 			<div class="mt-1.5 flex items-center gap-2 pr-3">
 				{#if entry.job}
 					<a

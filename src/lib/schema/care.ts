@@ -1,0 +1,80 @@
+import { KEPT_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/core';
+import { z } from 'zod';
+
+const id = z.string().min(8).max(64);
+const day = z.iso.date();
+const turns = z.strictObject({ mean: z.number().min(-5000).max(5000), sd: z.number().min(0).max(5000) });
+const head = { id, day, at: z.number().int().min(0), note: z.string().max(500).optional() };
+
+const Whereabouts = z.discriminatedUnion('on', [
+	z.strictObject({ on: z.literal('spool'), spoolId: z.string().min(1).max(64) }),
+	z.strictObject({ on: z.literal('coil'), label: z.string().min(1).max(80) }),
+	z.strictObject({ on: z.literal('retired') })
+]);
+
+/** What can be written down of a line, a head, a tip or a backing. */
+export const CareEventBody = z
+	.discriminatedUnion('kind', [
+		z.strictObject({ ...head, kind: z.literal('moved'), to: Whereabouts, turns: turns.optional() }),
+		z.strictObject({ ...head, kind: z.enum(['cleaned', 'dressed', 'rinsed', 'turned', 'loop-rebuilt']) }),
+		z.strictObject({
+			...head,
+			kind: z.literal('loop-test'),
+			bightMm: z.number().min(200).max(20_000),
+			spins: z.number().min(-50).max(50)
+		}),
+		z.strictObject({
+			...head,
+			kind: z.literal('tug-test'),
+			result: z.enum(['passed', 'doubtful', 'failed'])
+		}),
+		z.strictObject({
+			...head,
+			kind: z.literal('let-out'),
+			share: z.number().min(0).max(1),
+			shareSd: z.number().min(0).max(1)
+		}),
+		z.strictObject({ ...head, kind: z.literal('shortened'), byMm: z.number().min(1).max(200_000) }),
+		z.strictObject({ ...head, kind: z.literal('respooled'), turns: turns.optional() }),
+		z.strictObject({
+			...head,
+			kind: z.literal('fished'),
+			days: z.number().int().min(1).max(366),
+			water: z.enum(['fresh', 'salt'])
+		}),
+		z.strictObject({ ...head, kind: z.literal('undone'), of: id })
+	])
+	.meta({ id: 'CareEvent' });
+
+/** What is stored reads back as the core knows it; an optional that is not there stays away. */
+export const asCareEvent = (body: z.output<typeof CareEventBody>): CareEvent =>
+	JSON.parse(JSON.stringify(body)) as CareEvent;
+
+/** Events for one thing or several: the same day out for all of a spool, say. Sent again under their ids they count once. */
+export const AddCareEvents = z
+	.strictObject({
+		events: z
+			.array(z.strictObject({ keptId: z.string().min(1).max(160), event: CareEventBody }))
+			.min(1)
+			.max(100)
+	})
+	.meta({ id: 'AddCareEvents' });
+
+const JOBS = ['clean', 'respool', 'judge', 'tug-test', 'rinse'] as const satisfies readonly CareJob[];
+const Rule = z
+	.strictObject({
+		job: z.enum(JOBS),
+		kinds: z.array(z.enum(KEPT_KINDS)).min(1),
+		everyDays: z.number().int().min(1).max(10_000).optional(),
+		everyDaysOut: z.number().min(1).max(1000).optional(),
+		saltCounts: z.number().min(0).max(100).optional(),
+		fromTwistPerMetre: z.number().min(0.1).max(50).optional()
+	})
+	.refine(
+		({ everyDays, everyDaysOut, fromTwistPerMetre }) =>
+			everyDays !== undefined || everyDaysOut !== undefined || fromTwistPerMetre !== undefined,
+		{ error: 'Say after how many days, how many days out, or from how much twist on it is due.' }
+	);
+export const CareRules = z.strictObject({ rules: z.array(Rule).max(40) }).meta({ id: 'CareRules' });
+export const asRules = ({ rules }: z.output<typeof CareRules>): CareRule[] =>
+	JSON.parse(JSON.stringify(rules)) as CareRule[];

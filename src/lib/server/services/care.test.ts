@@ -1,0 +1,166 @@
+import { USUAL_RULES, type CareEvent } from '$lib/core';
+import { measured } from '$lib/schema/testing';
+import ICAL from 'ical.js';
+import type { Knex } from 'knex';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { openDatabase } from '../db/open';
+import { calendarFile } from './calendar';
+import { addCareEvents, care, setCareRules } from './care';
+import { createSetup, recordWinding } from './setups';
+
+let directory: string;
+let db: Knex;
+beforeEach(async () => {
+	directory = mkdtempSync(join(tmpdir(), 'wendle-care-'));
+	db = await openDatabase(directory);
+});
+afterEach(async () => {
+	await db.destroy();
+	rmSync(directory, { recursive: true, force: true });
+});
+
+const FORM = { turns: '', depth: '', gap: '', note: '', who: '' };
+async function wound(woundOn: string, spoolId?: string): Promise<{ id: string; spoolId: string }> {
+	const made = await createSetup(db, measured(), 'yd-mm', spoolId);
+	const recorded = await recordWinding(db, made.id, { ...FORM, woundOn }, 'yd-mm');
+	if (recorded.kind !== 'recorded') throw new Error(recorded.kind);
+	return made;
+}
+const entry = async (kind: string, today: string) => {
+	const found = (await care(db, today)).entries.find((one) => one.kept.kind === kind);
+	if (!found) throw new Error(`no ${kind}`);
+	return found;
+};
+let count = 0;
+const event = (day: string, rest: Record<string, unknown>): CareEvent =>
+	({ id: `event-${(count += 1)}-x`, at: 1e12 + count, day, ...rest }) as unknown as CareEvent;
+
+describe('what is looked after', () => {
+	it('is what was wound, where it was wound; nothing before', async () => {
+		expect((await care(db, '2026-06-01')).entries).toEqual([]);
+		const { spoolId } = await wound('2026-04-01');
+		const { entries, usual, rules } = await care(db, '2026-06-01');
+		expect(entries.map(({ kept }) => kept.kind).sort()).toEqual(['backing', 'line']);
+		expect(entries.every((one) => one.spoolId === spoolId)).toBe(true);
+		expect([usual, rules]).toEqual([true, USUAL_RULES]);
+	});
+	it('another line on the same spool puts the one before on a coil: both are found', async () => {
+		const first = await wound('2026-04-01');
+		await wound('2026-05-01', first.spoolId);
+		const { entries } = await care(db, '2026-06-01');
+		const lines = entries.filter(({ kept }) => kept.kind === 'line');
+		expect(lines).toHaveLength(2);
+		expect(lines.map(({ spoolId }) => spoolId).sort()).toEqual([first.spoolId, null].sort());
+		expect(lines.find(({ spoolId }) => spoolId === null)!.where).toMatch(/^on a coil: off /);
+	});
+	it('twelve days out make a line due to be cleaned; cleaned, it is not; taken back, it is again', async () => {
+		await wound('2026-04-01');
+		const { kept } = await entry('line', '2026-06-01');
+		const add = (one: CareEvent) => addCareEvents(db, [{ keptId: kept.id, event: one }]);
+		const overdue = async () =>
+			(await entry('line', '2026-06-02')).dues.filter((due) => due.overdue).map(({ job }) => job);
+		expect(await overdue()).toEqual([]);
+		const fished = event('2026-06-01', { kind: 'fished', days: 12, water: 'fresh' });
+		expect(await add(fished)).toBe(true);
+		// Sent again it counts once.
+		await add(fished);
+		expect((await entry('line', '2026-06-02')).state.daysOut).toBe(12);
+		expect(await overdue()).toEqual(['clean']);
+		const cleaned = event('2026-06-02', { kind: 'cleaned' });
+		await add(cleaned);
+		expect(await overdue()).toEqual([]);
+		await add(event('2026-06-02', { kind: 'undone', of: cleaned.id }));
+		expect(await overdue()).toEqual(['clean']);
+	});
+	it('what is about something that is not there is not written at all', async () => {
+		await wound('2026-04-01');
+		const { kept } = await entry('line', '2026-06-01');
+		const day = event('2026-06-01', { kind: 'fished', days: 1, water: 'fresh' });
+		expect(
+			await addCareEvents(db, [
+				{ keptId: kept.id, event: day },
+				{ keptId: 'ghost', event: event('2026-06-01', { kind: 'cleaned' }) }
+			])
+		).toBe(false);
+		expect((await entry('line', '2026-06-01')).state.daysOut).toBe(0);
+	});
+	it('goes by the rules that were edited, and by the usual ones again', async () => {
+		await wound('2026-04-01');
+		await setCareRules(db, [{ job: 'clean', kinds: ['line'], everyDays: 30 }]);
+		expect((await entry('line', '2026-05-01')).dues).toMatchObject([
+			{ job: 'clean', on: '2026-05-01', overdue: true }
+		]);
+		await setCareRules(db, undefined);
+		expect((await care(db, '2026-05-01')).usual).toBe(true);
+	});
+});
+
+describe('the calendar file, read by another parser (ical.js)', () => {
+	const zone = process.env['TZ'];
+	afterEach(() => {
+		process.env['TZ'] = zone ?? '';
+	});
+	const read = (text: string) =>
+		new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((part) => {
+			const one = new ICAL.Event(part);
+			return {
+				uid: one.uid,
+				sequence: one.sequence,
+				day: one.startDate.toString(),
+				until: one.endDate.toString(),
+				whole: one.startDate.isDate,
+				summary: one.summary,
+				alarms: part.getAllSubcomponents('valarm').length
+			};
+		});
+	it.each(['Pacific/Kiritimati', 'America/Anchorage', 'Europe/Dublin'])(
+		'in %s each stands on its day, whole, across daylight saving',
+		async (tz) => {
+			await wound('2025-10-26');
+			await setCareRules(db, [
+				{ job: 'respool', kinds: ['line'], everyDays: 154 },
+				{ job: 'clean', kinds: ['line'], everyDays: 365 }
+			]);
+			process.env['TZ'] = tz;
+			const events = read(calendarFile((await care(db, '2026-01-01')).entries, '2026-01-01', 'http://here'));
+			expect(events.map(({ day, until, whole, alarms }) => [day, until, whole, alarms])).toEqual([
+				['2026-03-29', '2026-03-30', true, 1],
+				['2026-10-26', '2026-10-27', true, 1]
+			]);
+			expect(events[0]!.summary).toContain('Respool');
+		}
+	);
+	it('what is unchanged keeps its name and sequence, whatever else is written down', async () => {
+		await wound('2026-04-01');
+		const of = async (today: string) =>
+			read(calendarFile((await care(db, today)).entries, today, 'http://here'));
+		const before = await of('2026-05-01');
+		const { kept } = await entry('line', '2026-05-01');
+		await addCareEvents(db, [
+			{ keptId: kept.id, event: event('2026-05-02', { kind: 'fished', days: 2, water: 'salt' }) }
+		]);
+		expect(await of('2026-05-03')).toEqual(before);
+		await addCareEvents(db, [{ keptId: kept.id, event: event('2026-05-04', { kind: 'respooled' }) }]);
+		const after = await of('2026-05-05');
+		expect(after.filter(({ uid }) => before.some((one) => one.uid === uid))).toHaveLength(before.length - 1);
+		expect(new Set(after.map(({ uid }) => uid)).size).toBe(after.length);
+	});
+	it('what is overdue stands on today, and its sequence counts up', async () => {
+		await wound('2026-04-01');
+		const { kept } = await entry('line', '2026-05-01');
+		await addCareEvents(db, [
+			{ keptId: kept.id, event: event('2026-05-02', { kind: 'fished', days: 9, water: 'fresh' }) }
+		]);
+		const clean = async (today: string) =>
+			read(calendarFile((await care(db, today)).entries, today, 'http://here')).find(({ summary }) =>
+				summary.startsWith('Clean')
+			)!;
+		const [first, second] = [await clean('2026-05-03'), await clean('2026-05-04')];
+		expect([first.day, second.day]).toEqual(['2026-05-03', '2026-05-04']);
+		expect(second.uid).toBe(first.uid);
+		expect(second.sequence).toBe(first.sequence + 1);
+	});
+});

@@ -1,0 +1,17 @@
+import { AddCareEvents, asCareEvent } from '$lib/schema/care';
+import { notFound, readBody } from '$lib/server/http';
+import { addCareEvents, care } from '$lib/server/services';
+import { json } from '@sveltejs/kit';
+import type { RequestHandler } from './$types';
+
+const today = (): string => new Date().toISOString().slice(0, 10);
+
+export const GET: RequestHandler = async () => json(await care(today()));
+
+/** Writes down what was done. */
+export const POST: RequestHandler = async ({ request }) => {
+	const body = await readBody(request, AddCareEvents);
+	if (!body.ok) return body.response;
+	const events = body.value.events.map(({ keptId, event }) => ({ keptId, event: asCareEvent(event) }));
+	return (await addCareEvents(events)) ? new Response(null, { status: 204 }) : notFound('line or backing');
+};

@@ -1,0 +1,20 @@
+<script lang="ts">
+	import CareList from '$lib/ui/features/care/CareList.svelte';
+
+	let { data } = $props();
+</script>
+
+<svelte:head><title>Care · Wendle</title></svelte:head>
+
+<div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
+	<div class="flex flex-wrap items-baseline gap-x-6">
+		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Care</h1>
+		<a class="text-[16px] underline" href="/calendar.ics" download="wendle-care.ics">Calendar file</a>
+		{#if data.one}<a class="text-[16px] underline" href="/care">All of it</a>{/if}
+	</div>
+	<p class="mt-1 max-w-[64ch]">
+		What is due, and what was done, for every line and backing that was wound. To subscribe, give your
+		calendar the address of the file.
+	</p>
+	<CareList care={data.care} today={data.today} />
+</div>
