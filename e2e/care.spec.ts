@@ -40,6 +40,25 @@ test('twelve days out: what falls due, done, taken back, and on the rack', async
 	await expect(page.locator('[data-kept]').filter({ hasNotText: 'Beck reel, grayling' })).toHaveCount(0);
 });
 
+test("the rules are anyone's to edit, and the usual ones come back", async ({ page, demo }) => {
+	await open(page, `${demo.url}/care`);
+	const rules = page.locator('[data-rules]');
+	await rules.getByText('What falls due when').click();
+	const every = rules.getByLabel('Tug-test it: days', { exact: true });
+	await expect(every).toHaveValue('365');
+	await expect(page.locator('[data-due="tug-test"][data-overdue]')).toHaveCount(1);
+	await every.fill('30');
+	await every.blur();
+	await expect.poll(() => page.locator('[data-due="tug-test"][data-overdue]').count()).toBeGreaterThan(1);
+	// A rule that never falls due is none: it is refused, and stays as it was.
+	await every.fill('');
+	await every.blur();
+	await expect(page.getByText('Say after how many days')).toBeVisible();
+	await expect(every).toHaveValue('30');
+	await rules.getByRole('button', { name: 'The usual ones again' }).click();
+	await expect(every).toHaveValue('365');
+});
+
 test('what is said while the server is away is told not to be written down', async ({
 	page,
 	demo,

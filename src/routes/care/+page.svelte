@@ -1,5 +1,6 @@
 <script lang="ts">
 	import CareList from '$lib/ui/features/care/CareList.svelte';
+	import Rules from '$lib/ui/features/care/Rules.svelte';
 
 	let { data } = $props();
 </script>
@@ -17,4 +18,5 @@
 		calendar the address of the file.
 	</p>
 	<CareList care={data.care} today={data.today} />
+	<Rules rules={data.care.rules} usual={data.care.usual} />
 </div>

@@ -1,0 +1,86 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { JOB_NAMES, type CareRule } from '$lib/core';
+	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { send } from '../../state/api';
+	import { notify } from '../../state/notices.svelte';
+
+	/** What falls due when: anyone's to edit. An empty field does not count. */
+	let { rules, usual }: { rules: readonly CareRule[]; usual: boolean } = $props();
+
+	const FIELDS = [
+		{ key: 'everyDays', label: 'days', least: 1, most: 10_000, step: 1 },
+		{ key: 'everyDaysOut', label: 'days out', least: 1, most: 1000, step: 1 },
+		{ key: 'saltCounts', label: 'a day in salt counts as', least: 0, most: 100, step: 0.5 },
+		{ key: 'fromTwistPerMetre', label: 'turns a metre', least: 0.1, most: 50, step: 0.1 }
+	] as const;
+	type Field = (typeof FIELDS)[number]['key'];
+
+	async function save(method: 'PUT' | 'DELETE', body?: unknown): Promise<void> {
+		const reply = await send(method, '/api/care/rules', body);
+		// What was refused is shown as it was before.
+		await invalidateAll();
+		if (reply.kind === 'refused')
+			await notify(reply.issues[0]?.message ?? 'That rule cannot be: it was left as it was.');
+		else if (reply.kind === 'unreachable')
+			await notify('The server is not there. The rules are as they were: try again in a moment.');
+	}
+	function change(at: number, key: Field, value: number): Promise<void> {
+		const changed = rules.map((rule, i): CareRule => {
+			if (i !== at) return rule;
+			const { [key]: _, ...rest } = rule;
+			return Number.isFinite(value) ? { ...rest, [key]: value } : rest;
+		});
+		return save('PUT', { rules: changed });
+	}
+</script>
+
+<details class="mt-10 border-t-2 border-ink pt-3" data-rules>
+	<summary class="cursor-pointer text-[19px] font-semibold">What falls due when</summary>
+	<p class="mt-1 max-w-[64ch] text-[15px] text-soft">
+		After so many days, after so many days out, or from so much twist on: whichever is first. An empty field
+		does not count. {usual ? 'These are common practice.' : ''}
+	</p>
+	<div class="overflow-x-auto">
+		<table class="figure mt-3 text-[15px]">
+			<thead>
+				<tr class="text-left text-soft">
+					<th class="pr-6 font-normal" scope="col">what</th>
+					<th class="pr-6 font-normal" scope="col">of</th>
+					{#each FIELDS as { key, label } (key)}<th class="pr-4 font-normal" scope="col">{label}</th>{/each}
+				</tr>
+			</thead>
+			<tbody>
+				{#each rules as rule, i (`${rule.job}/${rule.kinds.join()}`)}
+					<tr class="border-t border-hair">
+						<th class="py-1.5 pr-6 text-left font-semibold" scope="row">{JOB_NAMES[rule.job]}</th>
+						<td class="pr-6">{rule.kinds.map((kind) => ROLE_NAMES[kind]).join(', ')}</td>
+						{#each FIELDS as { key, label, least, most, step } (key)}
+							<td class="pr-4">
+								<input
+									type="number"
+									min={least}
+									max={most}
+									{step}
+									value={rule[key] ?? ''}
+									aria-label="{JOB_NAMES[rule.job]}: {label}"
+									class="w-20 border-b-[1.5px] border-ink bg-transparent py-0.5 text-[16px]"
+									onchange={async ({ currentTarget }) => {
+										await change(i, key, currentTarget.valueAsNumber);
+										// What was not taken over is not shown as taken.
+										currentTarget.value = String(rules[i]?.[key] ?? '');
+									}}
+								/>
+							</td>
+						{/each}
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	{#if !usual}
+		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save('DELETE')}
+			>The usual ones again</button
+		>
+	{/if}
+</details>
