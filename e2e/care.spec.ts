@@ -40,6 +40,39 @@ test('twelve days out: what falls due, done, taken back, and on the rack', async
 	await expect(page.locator('[data-kept]').filter({ hasNotText: 'Beck reel, grayling' })).toHaveCount(0);
 });
 
+test('a loop test, a coil and their taking back: history stays, and so does the way', async ({
+	page,
+	demo
+}) => {
+	await open(page, `${demo.url}/care`);
+	const line = page
+		.locator('[data-kept]')
+		.filter({ hasText: 'Tarn reel A, char' })
+		.filter({ hasText: 'line,' });
+	await expect(line).toContainText('0.0 turns a metre');
+	await line.getByText('Write something else down').click();
+	const other = line.locator('[data-other]');
+	await other.getByLabel('Line in the bight').fill('2 m');
+	await other.getByLabel('It spins').fill('3');
+	await other.getByRole('button', { name: 'Write it down' }).click();
+	await expect(other.getByRole('list')).toContainText('loop test: 3.0 turns a metre');
+	// Nobody said how it was wound: the test counts about as much as that.
+	await expect(line).toContainText(/1\.\d turns a metre/);
+	await expect(line.getByRole('link', { name: 'Get the twist out' })).toBeVisible();
+	await other.getByRole('button', { name: /^Take back: .*loop test/ }).click();
+	await expect(line).toContainText('0.0 turns a metre');
+	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'put on a coil' });
+	await other.getByLabel('What is written on it').fill('winter box');
+	await other.getByRole('button', { name: 'Write it down' }).click();
+	const coil = page.locator('[data-kept]').filter({ hasText: 'on a coil: winter box' });
+	await expect(coil).toHaveCount(1);
+	await page.reload();
+	await coil.getByText('Write something else down').click();
+	await coil.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'shortened' });
+	await coil.getByLabel('By how much').fill('a bit');
+	await expect(coil.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+});
+
 test("the rules are anyone's to edit, and the usual ones come back", async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
 	const rules = page.locator('[data-rules]');

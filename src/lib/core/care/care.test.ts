@@ -67,6 +67,16 @@ describe('a thing and what happened to it', () => {
 		expect(careState(LINE, [...SEASON, wrong, back, again]).daysOut).toBe(17);
 		expect(counting([...SEASON, wrong, back])).toHaveLength(SEASON.length);
 	});
+	it('nobody said how it was wound: its twist is doubtful, and a loop test says more than that', () => {
+		const came = at('2026-04-01', { kind: 'came' });
+		const wound = at('2026-04-01', { kind: 'moved', to: { on: 'spool', spoolId: 'tarn' } });
+		const test = at('2026-04-02', { kind: 'loop-test', bightMm: 2000, spins: 3 });
+		const [before, after] = [careState(LINE, [came, wound]), careState(LINE, [came, wound, test])];
+		expect(before.twist.perMetre.mean).toBe(0);
+		expect(before.twist.perMetre.sd).toBeGreaterThan(0.5);
+		expect(after.twist.perMetre.mean).toBeGreaterThan(1);
+		expect(after.twist.perMetre.sd).toBeLessThan(before.twist.perMetre.sd);
+	});
 	it('a line gets shorter, moves, and is retired', () => {
 		const state = careState(LINE, [
 			...SEASON,

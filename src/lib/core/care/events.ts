@@ -74,13 +74,16 @@ export function counting(events: readonly CareEvent[]): CareEvent[] {
 		.sort((a, b) => (a.day === b.day ? a.at - b.at : a.day < b.day ? -1 : 1));
 }
 
-function twistEntry(event: CareEvent): TwistEntry[] {
+/** How much a transfer of which nobody said how may have twisted a line, turns a metre, 1σ. An assumption. */
+const UNSAID_PER_METRE = 0.5;
+
+function twistEntry(event: CareEvent, metres: number): TwistEntry[] {
 	switch (event.kind) {
 		case 'came':
 			return [{ kind: 'new' }];
 		case 'moved':
 		case 'respooled':
-			return event.turns ? [{ kind: 'transfer', turns: event.turns }] : [];
+			return [{ kind: 'transfer', turns: event.turns ?? { mean: 0, sd: UNSAID_PER_METRE * metres } }];
 		case 'fished':
 			return [{ kind: 'fished', days: event.days }];
 		case 'let-out':
@@ -110,8 +113,8 @@ export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareSt
 		if (event.kind === 'shortened') cutMm += event.byMm;
 		last[event.kind] = { day: event.day, daysOutSince: 0 };
 	}
-	const entries = events.flatMap(twistEntry);
 	const left = Math.max(lengthMm - cutMm, 1);
+	const entries = events.flatMap((event) => twistEntry(event, left / 1000));
 	return {
 		whereabouts,
 		lengthMm: left,

@@ -7,6 +7,7 @@
 	import { send } from '../../state/api';
 	import { getNoticesReady, notify } from '../../state/notices.svelte';
 	import DaysOut from './DaysOut.svelte';
+	import OtherEvents from './OtherEvents.svelte';
 
 	/** Every line and backing: where it is, how it is, what is due; and the ways to write down what was done. */
 	let { care, today }: { care: { readonly entries: readonly KeptEntry[] }; today: string } = $props();
@@ -144,6 +145,13 @@
 						</li>
 					{/each}
 				</ul>
+				<div class="lg:col-start-2">
+					<OtherEvents
+						{kept}
+						events={state.events}
+						write={(event, said) => write([{ keptId: kept.id, event }], said)}
+					/>
+				</div>
 			</li>
 		{/each}
 	</ul>
