@@ -98,6 +98,8 @@ test('what is said while the server is away is told not to be written down', asy
 	server
 }) => {
 	await open(page, `${demo.url}/care`);
+	// What will have to say so is there before it has to.
+	await page.locator('section[aria-label^="Notifications"]').waitFor({ state: 'attached' });
 	await server.stop();
 	await page.locator('[data-due="tug-test"]').first().getByRole('button', { name: 'Passed' }).click();
 	await expect(page.getByText('The server is not there. Nothing was written down')).toBeVisible();

@@ -94,7 +94,8 @@ describe('the solver against the turn-by-turn oracle', () => {
 			fc.property(spools, backings, lines, (spool, backing, line) => {
 				const fit = fitted(spool, [backing, line], 4);
 				fc.pre(fit.fits && fit.solved!.turns > 20);
-				const lengthMm = solveReference(asReference(spool), [backing, line], spool.rimRadiusMm - 4, 4);
+				// In quarters of a turn the oracle's own rounding comes to 0.1 % on the smallest spools.
+				const lengthMm = solveReference(asReference(spool), [backing, line], spool.rimRadiusMm - 4, 16);
 				expect(within(fit.solved!.lengthMm, lengthMm)).toBeLessThan(PER_MILLE);
 			}),
 			{ numRuns: 12 }
