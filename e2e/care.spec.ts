@@ -59,6 +59,12 @@ test('a loop test, a coil and their taking back: history stays, and so does the 
 	// Nobody said how it was wound: the test counts about as much as that.
 	await expect(line).toContainText(/1\.\d turns a metre/);
 	await expect(line.getByRole('link', { name: 'Get the twist out' })).toBeVisible();
+	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'twist got out' });
+	await other.getByRole('button', { name: 'Write it down' }).click();
+	await expect(other.getByRole('list')).toContainText('twist let out, about 90 %');
+	await expect(line).toContainText(/0\.[12] turns a metre/);
+	await other.getByRole('button', { name: /^Take back: .*let out/ }).click();
+	await expect(line).toContainText(/1\.\d turns a metre/);
 	await other.getByRole('button', { name: /^Take back: .*loop test/ }).click();
 	await expect(line).toContainText('0.0 turns a metre');
 	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'put on a coil' });

@@ -18,7 +18,8 @@ describe('getting twist out', () => {
 		[17_500, 2],
 		[17_499, 3],
 		[13_000, 3],
-		[12_999, undefined]
+		[12_999, undefined],
+		[Infinity, 1]
 	])('a lane of %i mm: %s passes', (laneMm, passes) => {
 		const walk = stretchAndWalk({ ...HERE, laneMm });
 		expect(walk.passes).toBe(passes);

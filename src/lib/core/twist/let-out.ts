@@ -52,7 +52,7 @@ function walkingMinutes(lengthMm: number, passes: number): number {
 
 export function stretchAndWalk({ lengthMm, laneMm, weakestLb }: LetOutSituation): LetOutWay {
 	const room = laneMm - REACH_MM;
-	const passes = room > 0 ? Math.ceil(lengthMm / room - 1e-9) : Infinity;
+	const passes = room > 0 ? Math.max(1, Math.ceil(lengthMm / room - 1e-9)) : Infinity;
 	const possible = passes <= MOST_PASSES;
 	const pullLb = Math.min(PULL_SHARE * weakestLb, MOST_PULL_LB);
 	return {

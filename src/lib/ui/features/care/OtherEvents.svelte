@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { parseLength, withUnit, type CareEvent, type Kept } from '$lib/core';
+	import { parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
 	import { longUnit } from '$lib/schema/units';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -17,11 +17,13 @@
 	const preferences = usePreferences();
 	const unit = $derived(longUnit(preferences.units));
 
-	type What = 'loop-test' | 'shortened' | 'coil' | 'retired' | 'dressed' | 'turned' | 'loop-rebuilt';
+	type What =
+		'loop-test' | 'let-out' | 'shortened' | 'coil' | 'retired' | 'dressed' | 'turned' | 'loop-rebuilt';
 	const WHAT = $derived(
 		(
 			[
 				{ value: 'loop-test', label: 'loop test', of: kept.kind !== 'backing' },
+				{ value: 'let-out', label: 'twist got out', of: kept.kind !== 'backing' },
 				{ value: 'dressed', label: 'dressed', of: kept.kind !== 'backing' },
 				{ value: 'turned', label: 'turned end for end', of: kept.doubleTaper || kept.kind === 'backing' },
 				{ value: 'loop-rebuilt', label: 'front loop rebuilt', of: kept.kind !== 'backing' },
@@ -37,6 +39,19 @@
 	let spins = $state(0);
 	let hand = $state<'right' | 'left'>('right');
 	let label = $state('');
+	/** Every way to get twist out, wherever it was done. */
+	const ways = $derived(
+		waysOut({
+			lengthMm: kept.lengthMm,
+			laneMm: Infinity,
+			has: ['current', 'height', 'swivel'],
+			heightMm: kept.lengthMm,
+			weakestLb: 20,
+			turns: 0
+		})
+	);
+	let wayKey = $state<string>();
+	const way = $derived(ways.find(({ key }) => key === wayKey) ?? ways[0]!);
 
 	/** Asked for a length: what is wrong with it, or how much it is. */
 	const asksLength = $derived(what === 'loop-test' || what === 'shortened');
@@ -49,6 +64,8 @@
 		switch (what) {
 			case 'loop-test':
 				return { kind: what, bightMm: lengthMm, spins: hand === 'right' ? spins : -spins };
+			case 'let-out':
+				return { kind: what, share: way.share, shareSd: way.shareSd };
 			case 'shortened':
 				return { kind: what, byMm: lengthMm };
 			case 'coil':
@@ -111,6 +128,16 @@
 					]}
 					value={hand}
 					onchange={(value) => (hand = value)}
+				/>
+			</div>
+		{/if}
+		{#if what === 'let-out'}
+			<div class="w-56">
+				<Select
+					label="How"
+					options={ways.map(({ key, name }) => ({ value: key, label: name }))}
+					value={way.key}
+					onchange={(key) => (wayKey = key)}
 				/>
 			</div>
 		{/if}
