@@ -26,6 +26,8 @@ const LINE: Transfer = {
 	seen: 'clockwise',
 	onto: 'reel'
 };
+const { diameterMm: _coils, ...COILLESS } = LINE;
+const STRAIGHT: Transfer = { ...COILLESS, source: 'laid-out' };
 const transfers = fc.record({
 	lengthMm: fc.double({ min: 500, max: 250_000, noNaN: true }),
 	source: fc.constantFrom(...(Object.keys(SOURCES) as TwistSource[])),
@@ -73,7 +75,7 @@ describe('what a transfer adds', () => {
 	it('is a turn a coil over the side, none from a spool that turns', () => {
 		expect(transferTurns(LINE).mean).toBeCloseTo(27_432 / (Math.PI * 130), 9);
 		expect(transferTurns({ ...LINE, leaving: 'turning' })).toEqual({ mean: 0, sd: 0 });
-		expect(transferTurns({ ...LINE, source: 'laid-out', diameterMm: undefined as never })).toEqual({
+		expect(transferTurns(STRAIGHT)).toEqual({
 			mean: 0,
 			sd: 0
 		});

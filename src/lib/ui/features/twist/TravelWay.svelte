@@ -49,6 +49,11 @@
 		loops: 'It throws loops as soon as it goes slack.'
 	};
 	const change = (part: Partial<Transfer>): void => onchange({ ...transfer, ...part });
+	/** Another source has coils of another size: its usual ones. */
+	function changeSource(source: Transfer['source']): void {
+		const { diameterMm: _, ...rest } = transfer;
+		onchange({ ...rest, source });
+	}
 
 	/** How much has come off the spool in the picture, 0–1; all of it unless it is played. */
 	let off = $state(1);
@@ -105,7 +110,7 @@
 		label="It comes from"
 		options={pictured(sourceLabels, SOURCE_PICTURES)}
 		value={transfer.source}
-		onchange={(source) => change({ source, diameterMm: undefined as never })}
+		onchange={changeSource}
 	/>
 	{#if transfer.source !== 'laid-out'}
 		<PictureChoice
