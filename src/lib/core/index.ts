@@ -85,7 +85,7 @@ export {
 } from './knots/situation';
 export { DESCRIBED, findDescribed } from './knots/described';
 export { GRIPS, holdOfTurns, type Grip } from './knots/hold';
-export { exercisesOf, type Choice, type Exercise } from './knots/practice';
+export { exercisesOf, practiceWraps, type Choice, type Exercise } from './knots/practice';
 export { KNOT_TAKES_MM, takenMm, type KnotSlug, type TakenFrom } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';

@@ -1,13 +1,14 @@
 import { care, calendarFile } from '$lib/server/services';
+import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';
 
 /** What falls due, to subscribe to or to download. */
 export const GET: RequestHandler = async ({ url }) => {
-	const today = new Date().toISOString().slice(0, 10);
-	const { entries } = await care(today);
+	const day = today();
+	const { entries } = await care(day);
 	// Without ORIGIN the adapter takes every address for https; by itself the server speaks http.
 	const origin = process.env['ORIGIN'] ?? `http://${url.host}`;
-	return new Response(calendarFile(entries, today, origin), {
+	return new Response(calendarFile(entries, day, origin), {
 		headers: {
 			'content-type': 'text/calendar; charset=utf-8',
 			'content-disposition': 'inline; filename="wendle-care.ics"',

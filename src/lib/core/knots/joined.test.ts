@@ -62,7 +62,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 		const { wrong } = findKnot('albright')!.stages.find((stage) => stage.wrong)!;
 		const [line, backing] = wrong!.strands() as [Strand, Strand];
 		const ring = { points: line.points, closed: true };
-		expect(Math.abs(linkingNumber(crossingsOf([ring, closedRight(backing.points)]), 0, 1))).toBe(1);
+		expect(Math.abs(linkingNumber(crossingsOf([ring, closedBehind(backing.points)]), 0, 1))).toBe(1);
 	});
 	it.each([5, 6, 9])('a loop of your own: two nail knots of %i wraps over both strands of the line', (n) => {
 		const [line, first, second] = stageOf('own-loop', -1, n) as [Strand, Strand, Strand];
@@ -117,4 +117,3 @@ const closedBehind = (points: readonly Vec3[]) => ({
 	closed: true,
 	points: [...points, [90, -3, -9] satisfies Vec3, [90, 3, -9] satisfies Vec3]
 });
-const closedRight = closedBehind;

@@ -3,7 +3,7 @@ import { findKnot, KNOTS } from './catalogue';
 import { crossingsOf } from './crossings';
 import { flaws, flipped, signatureOf, tiedAlike } from './flaws';
 import { closedAbove, knotOf } from './invariants';
-import { exercisesOf } from './practice';
+import { exercisesOf, practiceWraps } from './practice';
 
 const finished = (slug: string, wraps: number) => findKnot(slug)!.stages.at(-1)!.strands(wraps);
 /** What cannot be tied wrong by a crossing: nothing is knotted in it. */
@@ -60,7 +60,7 @@ describe('what there is to practise', () => {
 						continue;
 					}
 					const { choices, right, stage } = exercise;
-					const wraps = Math.max(knot.wraps.least, Math.min(knot.wraps.usual, 5));
+					const wraps = practiceWraps(knot);
 					if (exercise.kind === 'next')
 						expect(choices[right]!.strands).toEqual(knot.stages[stage + 1]!.strands(wraps));
 					else

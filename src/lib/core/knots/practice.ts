@@ -100,13 +100,16 @@ function whichIsWrong(
 	return undefined;
 }
 
+/** As many wraps as it is practised with: as usual, but few enough to be read in a small picture. */
+export const practiceWraps = ({ wraps }: Knot): number => Math.max(wraps.least, Math.min(wraps.usual, 5));
+
 /**
  * What there is to practise of a knot, one of each kind, the same for the same seed: which stage comes next, put them
  * in order, which is tied wrong (where one flipped crossing makes another knot).
  */
 export function exercisesOf(knot: Knot, seed: number): Exercise[] {
 	const luck = chance(seed);
-	const wraps = Math.max(knot.wraps.least, Math.min(knot.wraps.usual, 5));
+	const wraps = practiceWraps(knot);
 	const wrong = whichIsWrong(knot, wraps, luck);
 	return [nextStage(knot, wraps, luck), inOrder(knot, luck), ...(wrong ? [wrong] : [])];
 }

@@ -1,10 +1,9 @@
 import { AddCareEvents, asCareEvent } from '$lib/schema/care';
 import { notFound, readBody } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
+import { today } from '$lib/server/today';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 export const GET: RequestHandler = async () => json(await care(today()));
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Exercise, Knot } from '$lib/core';
+	import { practiceWraps, type Exercise, type Knot } from '$lib/core';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { FRONT } from '../../charts/knot/layout';
 
@@ -12,7 +12,7 @@
 	let { knot, exercise, answered }: Props = $props();
 	let tapped = $state<number[]>([]);
 	const done = $derived(tapped.length === exercise.laidOut.length);
-	const wraps = $derived(Math.max(knot.wraps.least, Math.min(knot.wraps.usual, 5)));
+	const wraps = $derived(practiceWraps(knot));
 
 	function tap(stage: number): void {
 		if (done) return;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Exercise, Knot } from '$lib/core';
+	import { practiceWraps, type Exercise, type Knot } from '$lib/core';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { FRONT } from '../../charts/knot/layout';
 
@@ -11,7 +11,7 @@
 	}
 	let { knot, exercise, answered }: Props = $props();
 	let picked = $state<number>();
-	const wraps = $derived(Math.max(knot.wraps.least, Math.min(knot.wraps.usual, 5)));
+	const wraps = $derived(practiceWraps(knot));
 	const stage = $derived(knot.stages[exercise.stage]!);
 
 	function pick(i: number): void {
