@@ -5,7 +5,11 @@ import { workOut } from '../src/lib/schema/workout';
 import { openDatabase } from '../src/lib/server/db/open';
 import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';
-import { createSetup, rack, recordWinding } from '../src/lib/server/services/setups';
+import { addCareEvents, keptNow, spoolOfKept } from '../src/lib/server/services/care';
+import { createSetup, rack } from '../src/lib/server/services/setups';
+import { planSwap } from '../src/lib/server/services/swaps';
+import { recordWinding } from '../src/lib/server/services/windings';
+import { LIFE, SUMMER_SWAP, type LifeOf } from './life';
 import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
@@ -47,6 +51,51 @@ async function add(db: Database, spool: DemoSpool): Promise<void> {
 	if (recorded.kind !== 'recorded') throw new Error(`${form.spool.name} was not recorded: ${recorded.kind}`);
 }
 
+/** What happened to what is on a spool since it was wound. */
+async function addLife(db: Database, spoolId: string, events: LifeOf['events'], of: string): Promise<void> {
+	for (const [i, [day, whose, what]] of events.entries()) {
+		const now = await keptNow(db);
+		const there = now.kept.filter(
+			({ id, kind }) =>
+				spoolOfKept(now)(id) === spoolId &&
+				(whose === 'all' || (whose === 'backing') === (kind === 'backing'))
+		);
+		await addCareEvents(
+			db,
+			there.map(({ id }, n) => ({
+				keptId: id,
+				event: { id: `demo-${of}-${i}-${n}`, day, at: Date.parse(`${day}${BEGINS}`) + i, ...what }
+			}))
+		);
+	}
+}
+
+/** A swap, done at the bench: the floating line on a coil, another on in its place. */
+async function addSwap(db: Database, spoolId: string): Promise<void> {
+	const { on, called, coil, day, gap, after } = SUMMER_SWAP;
+	const made = { way: 'class', class: on } as const;
+	const planned = await planSwap(
+		db,
+		{ spoolId, keep: 1, on: [{ role: 'line', made, length: '', note: called }] },
+		DEFAULT_UNITS
+	);
+	if (planned.kind !== 'planned') throw new Error(`the swap was not planned: ${planned.kind}`);
+	const { setupId } = planned;
+	const at = Date.parse(`${day}${BEGINS}`);
+	await startRun(db, 'demo-swap', setupId, 'swap');
+	await addEvents(db, 'demo-swap', [
+		{ id: 'coil', at, kind: 'coil', part: 'line', label: coil },
+		{ id: 'tug', at: at + 60_000, kind: 'tug', result: 'passed' }
+	]);
+	await recordWinding(
+		db,
+		setupId,
+		{ woundOn: day, turns: '', depth: '', gap, note: '', who: 'the warden' },
+		DEFAULT_UNITS
+	);
+	await addLife(db, spoolId, after, 'after');
+}
+
 /** The knots the warden went through, and the day the spools are next wound. */
 async function addPractice(db: Database): Promise<void> {
 	for (const [i, { slug, right, on }] of PRACTISED.entries())
@@ -62,6 +111,9 @@ export async function fillDemo(directory: string): Promise<boolean> {
 		if (Number(count) > 0) return false;
 		for (const spool of KIT_ROOM) await add(db, spool);
 		await addPractice(db);
+		const spools = new Map((await rack(db)).map(({ id, form }) => [form.name, id]));
+		for (const { spool, events } of LIFE) await addLife(db, spools.get(spool)!, events, spool.slice(0, 4));
+		await addSwap(db, spools.get(SUMMER_SWAP.spool)!);
 		return (await rack(db)).length > 0;
 	} finally {
 		await db.destroy();

@@ -55,6 +55,8 @@ export {
 } from './procedure/job';
 export { jointOf } from './procedure/joints';
 export { jobSteps } from './procedure/steps';
+export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
+export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
 export {
 	remediesAt,
@@ -99,11 +101,12 @@ export {
 	type Recast
 } from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';
-export { corrected, plus as plusTurns, rangeOf, times as timesTurns, type Turns } from './twist/belief';
+export { corrected, NO_TURNS, plus as plusTurns, rangeOf, times as timesTurns, type Turns } from './twist/belief';
 export {
 	learnGrowth,
 	loopTest,
 	TWIST_LIMITS,
+	twistAlong,
 	twistNow,
 	twistVerdict,
 	USUAL_GROWTH,
@@ -111,7 +114,7 @@ export {
 	type TwistNow,
 	type TwistVerdict
 } from './twist/ledger';
-export { REACH_MM, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
+export { REACH_MM, stretchAndWalk, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
 export { machineSays, MACHINE_SCHOOLS } from './twist/schools';
 export {
 	coilsIn,
@@ -149,3 +152,12 @@ export {
 	type CareRule,
 	type Due
 } from './care/rules';
+export { paceOf, type Pace } from './care/pace';
+export {
+	dueBefore,
+	spread,
+	workingDays,
+	type PlanItem,
+	type PlannedThing,
+	type Sitting
+} from './care/plan';

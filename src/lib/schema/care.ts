@@ -4,6 +4,7 @@ import { z } from 'zod';
 const id = z.string().min(8).max(64);
 const day = z.iso.date();
 const turns = z.strictObject({ mean: z.number().min(-5000).max(5000), sd: z.number().min(0).max(5000) });
+const gap = z.number().min(-50).max(200);
 const head = { id, day, at: z.number().int().min(0), note: z.string().max(500).optional() };
 
 const Whereabouts = z.discriminatedUnion('on', [
@@ -15,7 +16,15 @@ const Whereabouts = z.discriminatedUnion('on', [
 /** What can be written down of a line, a head, a tip or a backing. */
 export const CareEventBody = z
 	.discriminatedUnion('kind', [
-		z.strictObject({ ...head, kind: z.literal('moved'), to: Whereabouts, turns: turns.optional() }),
+		z.strictObject({
+			...head,
+			kind: z.literal('moved'),
+			to: Whereabouts,
+			turns: turns.optional(),
+			plannedGapMm: gap.optional(),
+			gapMm: gap.optional()
+		}),
+		z.strictObject({ ...head, kind: z.literal('wetted'), times: z.number().int().min(1).max(1000) }),
 		z.strictObject({ ...head, kind: z.enum(['cleaned', 'dressed', 'rinsed', 'turned', 'loop-rebuilt']) }),
 		z.strictObject({
 			...head,
@@ -68,11 +77,15 @@ const Rule = z
 		everyDays: z.number().int().min(1).max(10_000).optional(),
 		everyDaysOut: z.number().min(1).max(1000).optional(),
 		saltCounts: z.number().min(0).max(100).optional(),
-		fromTwistPerMetre: z.number().min(0.1).max(50).optional()
+		fromTwistPerMetre: z.number().min(0.1).max(50).optional(),
+		paceCounts: z.number().min(1).max(5).optional(),
+		atLineChange: z.boolean().optional(),
+		everyWettings: z.number().int().min(1).max(1000).optional()
 	})
 	.refine(
-		({ everyDays, everyDaysOut, fromTwistPerMetre }) =>
-			everyDays !== undefined || everyDaysOut !== undefined || fromTwistPerMetre !== undefined,
+		({ everyDays, everyDaysOut, fromTwistPerMetre, atLineChange, everyWettings }) =>
+			[everyDays, everyDaysOut, fromTwistPerMetre, everyWettings].some((given) => given !== undefined) ||
+			atLineChange === true,
 		{ error: 'Say after how many days, how many days out, or from how much twist on it is due.' }
 	);
 export const CareRules = z.strictObject({ rules: z.array(Rule).max(40) }).meta({ id: 'CareRules' });

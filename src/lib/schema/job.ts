@@ -1,13 +1,13 @@
 import {
 	JOINTS,
-	jobSteps,
 	jointOf,
 	LEAST_BACKING_MM,
 	SCHOOLS,
 	schoolsOf,
 	type ChosenSchools,
 	type JobPart,
-	type JobSetup
+	type JobSetup,
+	type Step
 } from '$lib/core';
 import { ROLE_NAMES } from './parts';
 import type { SetupForm } from './setup';
@@ -82,6 +82,6 @@ export function knotsOf(job: JobSetup): string[] {
 	];
 }
 
-/** How long the whole job is planned to take, before anything is learnt. */
-export const plannedSeconds = (job: JobSetup): number =>
-	jobSteps(job).reduce((sum, { seconds }) => sum + seconds, 0);
+/** How long steps are planned to take, before anything is learnt. */
+export const plannedSeconds = (steps: readonly Step[]): number =>
+	steps.reduce((sum, { seconds }) => sum + seconds, 0);

@@ -1,7 +1,21 @@
-import { KEPT_KINDS, type CareEvent, type Due, type CareState, type Kept, type KeptKind } from '$lib/core';
+import {
+	KEPT_KINDS,
+	NO_TURNS,
+	parseLength,
+	totalLengthMm,
+	transferTurns,
+	type CareEvent,
+	type CareState,
+	type Due,
+	type Kept,
+	type KeptKind,
+	type Turns
+} from '$lib/core';
+import { Reader } from './fields';
+import { readParts } from './parts';
 import type { WindRecord } from './record';
+import type { ComponentForm } from './setup';
 import { DEFAULT_UNITS } from './units';
-import { workOut } from './workout';
 
 /** A line, head, tip or backing with what is written of it, as the page shows it. */
 export interface KeptEntry {
@@ -17,54 +31,146 @@ export interface KeptEntry {
 export interface FromRecords {
 	readonly kept: readonly Kept[];
 	readonly events: ReadonlyMap<string, readonly CareEvent[]>;
+	/** What each thing is made of, as it was last wound. */
+	readonly made: ReadonlyMap<string, ComponentForm>;
 }
+
+/** The very strand that a component of a set-up is: said, or this set-up's own. */
+export const keptIdOf = (setupId: string, { kept, id }: Pick<ComponentForm, 'kept' | 'id'>): string =>
+	kept ?? `${setupId}:${id}`;
 
 const isKept = (role: string): role is KeptKind => (KEPT_KINDS as readonly string[]).includes(role);
 
+/** A strand of a winding that is looked after. */
+interface Wound extends Kept {
+	readonly component: ComponentForm;
+	/** What its way on to the spool put into it, where that was said. */
+	readonly turns: Turns | undefined;
+}
+
+/** The strands of a winding, from the arbor outward. Records do not change: worked out once for each. */
+const woundIn = new WeakMap<WindRecord, readonly Wound[]>();
+function strandsIn(record: WindRecord): readonly Wound[] {
+	const before = woundIn.get(record);
+	if (before) return before;
+	const reader = new Reader();
+	const { fill } = record.form;
+	const strands = readParts(fill, DEFAULT_UNITS, reader).flatMap(
+		({ id, role, label, component, line }, i): Wound[] => {
+			if (!isKept(role)) return [];
+			const form = fill.stack[i]!;
+			const lengthMm =
+				'sections' in component && !form.solve ? totalLengthMm(component.sections) : record.backingMm;
+			const travel = record.typed.travelled?.find(({ part }) => part === id);
+			return [
+				{
+					id: keptIdOf(record.setupId, form),
+					kind: role,
+					label,
+					lengthMm,
+					doubleTaper: line?.taper === 'DT',
+					component: form,
+					turns: travel && lengthMm > 0 ? transferTurns({ ...travel, lengthMm, onto: 'reel' }) : undefined
+				}
+			];
+		}
+	);
+	const read = reader.issues.length > 0 ? [] : strands;
+	woundIn.set(record, read);
+	return read;
+}
+
+/** Events of one record come one after another; this many have room. */
+const STEPS_A_RECORD = 8;
+
 /**
- * Every strand that was ever wound, and what that says of where it is: it came with its first winding; the newest
- * winding of a spool puts its strands there, and what lay there before on a coil.
+ * Every strand that was ever wound, and what that says of where it is: it came with its first winding; a winding
+ * puts its strands on its spool, and what lay there before on a coil. What lay undermost before and still does stayed where it
+ * was, and something else came over it; where everything stayed it was all wound again.
  *
  * @param records oldest first
  */
 export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 	const kept = new Map<string, Kept>();
+	const made = new Map<string, ComponentForm>();
 	const events = new Map<string, CareEvent[]>();
-	const onSpool = new Map<string, string[]>();
+	const onSpool = new Map<string, readonly string[]>();
+	const spoolOf = new Map<string, string>();
 	records.forEach((record, i) => {
-		const worked = workOut(record.form, DEFAULT_UNITS);
-		if (!worked.ok) return;
-		const day = record.woundOn;
-		const add = (id: string, event: CareEvent): unknown => events.set(id, [...(events.get(id) ?? []), event]);
-		const now: string[] = [];
-		worked.value.parts.forEach(({ id, role, label, line }, at) => {
-			if (!isKept(role)) return;
-			const keptId = `${record.setupId}:${id}`;
-			now.push(keptId);
-			if (!kept.has(keptId)) {
-				const lengthMm = role === 'backing' ? record.backingMm : worked.value.fit.layers[at]!.lengthMm;
-				if (!(lengthMm > 0)) return;
-				kept.set(keptId, { id: keptId, kind: role, label, lengthMm, doubleTaper: line?.taper === 'DT' });
-				add(keptId, { id: `${record.id}:came`, day, at: 4 * i, kind: 'came' });
-			} else add(keptId, { id: `${record.id}:respooled`, day, at: 4 * i + 1, kind: 'respooled' });
-			add(keptId, {
-				id: `${record.id}:on`,
-				day,
-				at: 4 * i + 2,
+		const { spoolId, woundOn: day } = record;
+		let at = STEPS_A_RECORD * i;
+		const add = (id: string, what: string, event: Record<string, unknown>): void => {
+			const list = events.get(id) ?? [];
+			list.push({ id: `${record.id}:${what}`, day, at, ...event } as CareEvent);
+			events.set(id, list);
+		};
+		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || kept.has(id));
+		const now = strands.map(({ id }) => id);
+		const before = onSpool.get(spoolId) ?? [];
+		let staying = 0;
+		while (staying < now.length && now[staying] === before[staying]) staying++;
+		const all = staying === now.length && staying === before.length;
+		const planned = parseLength(record.form.fill.gap, 'mm');
+		const gaps = {
+			...(planned.ok && { plannedGapMm: planned.value }),
+			...(record.gapMm !== null && { gapMm: record.gapMm })
+		};
+		strands.forEach(({ component, turns, ...thing }, place) => {
+			const { id } = thing;
+			made.set(id, component);
+			if (!kept.has(id)) {
+				kept.set(id, thing);
+				add(id, 'came', { kind: 'came' });
+			} else if (!all && place < staying) {
+				if (thing.kind === 'backing') add(id, 'changed', { kind: 'line-changed' });
+				return;
+			} else if (all) add(id, 'respooled', { kind: 'respooled', turns: NO_TURNS });
+			at += 1;
+			add(id, 'on', {
 				kind: 'moved',
-				to: { on: 'spool', spoolId: record.spoolId }
+				to: { on: 'spool', spoolId },
+				...(turns && { turns }),
+				...gaps
 			});
+			at -= 1;
+			// Wherever it was, it is there no longer.
+			const from = spoolOf.get(id);
+			if (from !== undefined && from !== spoolId)
+				onSpool.set(
+					from,
+					(onSpool.get(from) ?? []).filter((other) => other !== id)
+				);
+			spoolOf.set(id, spoolId);
 		});
-		for (const before of onSpool.get(record.spoolId) ?? [])
-			if (!now.includes(before))
-				add(before, {
-					id: `${record.id}:off`,
-					day,
-					at: 4 * i,
+		for (const id of before)
+			if (!now.includes(id)) {
+				add(id, 'off', {
 					kind: 'moved',
-					to: { on: 'coil', label: `off ${record.form.spool.name || 'its spool'}` }
+					to: { on: 'coil', label: `off ${record.form.spool.name || 'its spool'}` },
+					// Taken off at the bench, its storage spool turned.
+					...(record.run?.job === 'swap' && { turns: NO_TURNS })
 				});
-		onSpool.set(record.spoolId, now);
+				spoolOf.delete(id);
+			}
+		onSpool.set(spoolId, now);
 	});
-	return { kept: [...kept.values()], events };
+	return { kept: [...kept.values()], events, made };
+}
+
+/** What a winding says is put right by putting the winding right, not by taking an event back. */
+export const isFromRecord = ({ id }: CareEvent): boolean => /:(came|on|off|respooled|changed)$/.test(id);
+
+/**
+ * How many components of a winding still lie on its spool, from the arbor outward: what was taken off since is off, with all
+ * that lay over it.
+ */
+export function stillOn(
+	{ form, setupId, spoolId }: WindRecord,
+	spoolOfKept: (keptId: string) => string | null | undefined
+): number {
+	const { stack } = form.fill;
+	const gone = stack.findIndex(
+		(component) => isKept(component.role) && spoolOfKept(keptIdOf(setupId, component)) !== spoolId
+	);
+	return gone < 0 ? stack.length : gone;
 }

@@ -52,7 +52,7 @@ const record = (given: Partial<WindRecord> = {}): WindRecord => ({
 });
 
 describe('the job sheet', () => {
-	const sheet = sheetOf(form, job, 'yd-mm', plannedSeconds(job));
+	const sheet = sheetOf(form, job, 'yd-mm', plannedSeconds(jobSteps(job)));
 	it('says everything on the list of tools and every step, with the numbers of the fit', () => {
 		expect(sheet.steps.map(({ title }) => title)).toEqual(jobSteps(job).map(({ title }) => title));
 		expect(sheet.tools).toHaveLength(toolsOf(job).length);

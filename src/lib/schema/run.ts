@@ -41,11 +41,18 @@ export const RunEventShape = z
 		}),
 		event('remark', { text: z.string().max(2000), step: step.optional() }),
 		event('photo', { photo: id, step }),
+		event('coil', { part, label: z.string().min(1).max(80) }),
+		event('loop-test', { bightMm: z.number().min(200).max(20_000), spins: z.number().min(-50).max(50) }),
+		event('tug', { result: z.enum(['passed', 'doubtful', 'failed']) }),
 		event('undo', { of: id })
 	])
 	.meta({ id: 'RunEvent' });
 
-export const StartRun = z.strictObject({ setupId: z.string().min(1).max(64) });
+/** What is done in a run: `wind` from the arbor, `swap`, `off.2`, `untwist.line.40000`; see `bench-job.ts`. */
+const JobText = z.string().regex(/^(wind|swap|off\.\d{1,2}|untwist\..{1,40}\.\d{1,7})$/);
+export const StartRun = z.strictObject({ setupId: z.string().min(1).max(64), job: JobText.default('wind') });
+/** The job is over: what it came to is written down on this day, or it is left as if it had not been. */
+export const EndRun = z.strictObject({ day: z.iso.date(), leave: z.boolean().default(false) });
 export const AddEvents = z.strictObject({ events: z.array(RunEventShape).min(1).max(MAX_EVENTS) });
 
 /** Events that arrived after a number, and the number they reach. */
@@ -57,6 +64,8 @@ export type RunEvents = z.infer<typeof RunEvents>;
 /** What a run came to, kept with the record that ended it. */
 export const RunSummary = z.object({
 	run: z.string(),
+	/** Left out where it was wound from the arbor. */
+	job: z.string().optional(),
 	startedAt: z.iso.datetime(),
 	seconds,
 	plannedSeconds: seconds,

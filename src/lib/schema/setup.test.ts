@@ -6,6 +6,7 @@ import { newSetup } from './new-setup';
 import { SetupForm, type RecordForm } from './setup';
 import { showLeader, showLong, showSmall, showToBuy } from './units';
 import { wordIssue } from './words';
+import { jobSteps } from '$lib/core';
 import { jobOf, knotsOf, plannedSeconds } from './job';
 import { lineLabel } from './parts';
 import { workOut } from './workout';
@@ -65,7 +66,7 @@ describe('working a set-up out', () => {
 		expect(jobOf(form, worked(form), { arborKnot: 'uni' }).schools.arborKnot).toBe('uni');
 		const own = { ...form, fill: { ...form.fill, schools: { arborKnot: 'doubled' } as const } };
 		expect(jobOf(own, worked(own), { arborKnot: 'uni' }).schools.arborKnot).toBe('doubled');
-		expect(plannedSeconds(job)).toBeGreaterThan(20 * 60);
+		expect(plannedSeconds(jobSteps(job))).toBeGreaterThan(20 * 60);
 		const cut = jobOf(form, worked(form), { weldedLoop: 'cut' });
 		expect(knotsOf(cut)[1]).toBe('backing to line: own loop, loop to loop');
 		expect(knotsOf(job)).toEqual(['arbor: overhand and stopper, 2 turns', 'backing to line: loop to loop']);

@@ -2,16 +2,20 @@ import {
 	BACKING_MATERIALS,
 	DENSITIES,
 	JOINTS,
+	LEAVINGS,
 	MAKERS_ALLOWANCES,
 	ROLES,
 	SCHOOL_KEYS,
 	SCHOOLS,
+	SOURCES,
 	TAPERS,
 	WINDING_HANDS,
 	type ChosenSchools,
 	type Density,
 	type Joint,
+	type Leaving,
 	type Taper,
+	type TwistSource,
 	type WindingHand
 } from '$lib/core';
 import { z } from 'zod';
@@ -94,7 +98,9 @@ export const ComponentForm = z.strictObject({
 	/** #rrggbb, or empty when nobody has looked. */
 	colour: z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)]),
 	/** What it is called here: "winter head". */
-	note: z.string().max(60)
+	note: z.string().max(60),
+	/** The very strand that this is, where it was on a spool before: see `kept.ts`. */
+	kept: z.string().min(1).max(160).optional()
 });
 export type ComponentForm = z.infer<typeof ComponentForm>;
 
@@ -161,6 +167,15 @@ export const SaveWays = z.strictObject({
 });
 export type SaveWays = z.infer<typeof SaveWays>;
 
+/** How a part came off what it was on, and from what. */
+export const TravelForm = z.strictObject({
+	part: z.string().min(1).max(40),
+	source: z.enum(keys<TwistSource>(SOURCES)),
+	leaving: z.enum(keys<Leaving>(LEAVINGS)),
+	seen: z.enum(['clockwise', 'anticlockwise'])
+});
+export type TravelForm = z.infer<typeof TravelForm>;
+
 /** What came out, as typed. All but the date may be left open. */
 export const RecordForm = z.strictObject({
 	woundOn: z.iso.date(),
@@ -168,6 +183,8 @@ export const RecordForm = z.strictObject({
 	depth: Typed,
 	gap: Typed,
 	note: z.string().max(2000),
-	who: z.string().max(60).default('')
+	who: z.string().max(60).default(''),
+	/** Of parts that are not named here nobody knows. */
+	travelled: z.array(TravelForm).max(MAX_COMPONENTS).optional()
 });
 export type RecordForm = z.infer<typeof RecordForm>;

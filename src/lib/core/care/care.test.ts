@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, dayNumber, dayOf, daysBetween } from './days';
 import { careState, counting, type CareEvent, type Kept } from './events';
+import { paceOf } from './pace';
 import { datesUntil, dueBy, duesOf, USUAL_RULES, type CareRule } from './rules';
 
 const LINE: Kept = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
@@ -94,6 +95,34 @@ describe('what falls due (common practice)', () => {
 	const CAME = at('2026-04-01', { kind: 'came' });
 	const due = (job: CareRule['job'], events: readonly CareEvent[], today: string, kept = LINE) =>
 		dueBy(rule(job), kept, careState(kept, events), today);
+	it('what is fished seldom has longer, what is fished a lot less; what is young counts as usual', () => {
+		const after = (days: number) => due('respool', [CAME, fished('2026-06-01', days)], '2026-12-01')!.on;
+		expect(after(2)).toBe(addDays('2026-04-01', 548));
+		expect(after(15)).toBe('2027-04-01');
+		expect(after(60)).toBe(addDays('2026-04-01', 243));
+		expect(due('respool', [CAME], '2026-05-01')!.on).toBe('2027-04-01');
+		expect(paceOf(careState(LINE, [CAME, fished('2026-06-01', 30)]), '2027-06-02')).toEqual({
+			pace: 'seldom',
+			perYear: 0
+		});
+	});
+	it('by days out, it is expected when the pace of the last year brings it there', () => {
+		const events = [CAME, fished('2026-06-01', 24), at('2026-06-02', { kind: 'cleaned' })];
+		// 24 days in 244: five more in 51 days.
+		expect(due('clean', events, '2026-12-01')!.expectedOn).toBe(addDays('2026-12-01', 51));
+		expect(due('clean', [CAME], '2026-12-01')!.expectedOn).toBeUndefined();
+		expect(due('judge', events, '2026-12-01')!.expectedOn).toBe('2028-03-31');
+	});
+	it('backing at each change of the line over it, and when it was wet and dried often enough', () => {
+		const changed = at('2026-06-01', { kind: 'line-changed' });
+		const passed = at('2026-06-02', { kind: 'tug-test', result: 'passed' });
+		const because = (...events: CareEvent[]) => due('tug-test', [CAME, ...events], '2026-06-03', BACKING)!;
+		expect(because(changed)).toMatchObject({ because: 'line-change', overdue: true });
+		expect(because(changed, passed).overdue).toBe(false);
+		expect(because(at('2026-06-01', { kind: 'wetted', times: 19 })).overdue).toBe(false);
+		expect(because(at('2026-06-01', { kind: 'wetted', times: 20 }))).toMatchObject({ because: 'wet' });
+		expect(because(at('2026-06-01', { kind: 'tug-test', result: 'doubtful' })).because).toBe('failed');
+	});
 	it('by days out: five fresh, fewer in salt, and none after cleaning', () => {
 		const four = [CAME, fished('2026-05-01', 4)];
 		expect(due('clean', four, '2026-05-02')).toMatchObject({ daysOutLeft: 1, overdue: false });
@@ -107,9 +136,10 @@ describe('what falls due (common practice)', () => {
 		).toMatchObject({ daysOutLeft: 5, overdue: false });
 	});
 	it('by date: a year after it came or was last respooled, on that day and not the day before', () => {
-		expect(due('respool', [CAME], '2027-03-31')).toMatchObject({ on: '2027-04-01', overdue: false });
-		expect(due('respool', [CAME], '2027-04-01')).toMatchObject({ because: 'date', overdue: true });
-		const again = [CAME, at('2027-04-05', { kind: 'respooled' })];
+		const out = [CAME, fished('2026-06-01', 12)];
+		expect(due('respool', out, '2027-03-31')).toMatchObject({ on: '2027-04-01', overdue: false });
+		expect(due('respool', out, '2027-04-01')).toMatchObject({ because: 'date', overdue: true });
+		const again = [...out, at('2027-04-05', { kind: 'respooled' })];
 		expect(due('respool', again, '2027-04-06')).toMatchObject({ on: '2028-04-04', overdue: false });
 	});
 	it('by twist, whatever the date', () => {

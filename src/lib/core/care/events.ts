@@ -1,9 +1,9 @@
-import type { Turns } from '../twist/belief';
-import { learnGrowth, loopTest, twistNow, type TwistEntry, type TwistNow } from '../twist/ledger';
+import { NO_TURNS, times, type Turns } from '../twist/belief';
+import { learnGrowth, loopTest, twistAlong, type TwistEntry, type TwistNow } from '../twist/ledger';
 import type { Day } from './days';
 
 /** What can be looked after: one of the strands that go on a spool. */
-export const KEPT_KINDS = ['backing', 'line', 'head', 'tip'] as const;
+export const KEPT_KINDS = ['backing', 'running-line', 'line', 'head', 'tip'] as const;
 export type KeptKind = (typeof KEPT_KINDS)[number];
 
 export interface Kept {
@@ -33,7 +33,19 @@ interface Happened {
 export type CareEvent = Happened &
 	(
 		| { readonly kind: 'came' }
-		| { readonly kind: 'moved'; readonly to: Whereabouts; readonly turns?: Turns }
+		| {
+				readonly kind: 'moved';
+				readonly to: Whereabouts;
+				/** What the way there put into it. */
+				readonly turns?: Turns;
+				/** On a spool: the gap that was foreseen, and the one that was measured, mm. */
+				readonly plannedGapMm?: number;
+				readonly gapMm?: number;
+		  }
+		/** Something else lies over it now, or nothing. */
+		| { readonly kind: 'line-changed' }
+		/** Backing that got wet and dried again, so many times. */
+		| { readonly kind: 'wetted'; readonly times: number }
 		| { readonly kind: 'cleaned' | 'dressed' | 'rinsed' | 'turned' | 'loop-rebuilt' }
 		| { readonly kind: 'loop-test'; readonly bightMm: number; readonly spins: number }
 		| { readonly kind: 'tug-test'; readonly result: 'passed' | 'doubtful' | 'failed' }
@@ -58,6 +70,10 @@ export interface CareState {
 	readonly last: Partial<Record<CareKind, { readonly day: Day; readonly daysOutSince: number }>>;
 	readonly tug: 'passed' | 'doubtful' | 'failed' | undefined;
 	readonly twist: TwistNow;
+	/** Turns a metre after each of the events; what comes before the first is not known. */
+	readonly twistAfter: readonly Turns[];
+	/** The gap that was last measured over it, mm. */
+	readonly gapMm: number | undefined;
 	/** What counts, oldest first: what was taken back is left out. */
 	readonly events: readonly CareEvent[];
 }
@@ -77,21 +93,21 @@ export function counting(events: readonly CareEvent[]): CareEvent[] {
 /** How much a transfer of which nobody said how may have twisted a line, turns a metre, 1σ. An assumption. */
 const UNSAID_PER_METRE = 0.5;
 
-function twistEntry(event: CareEvent, metres: number): TwistEntry[] {
+function twistEntry(event: CareEvent, metres: number): TwistEntry {
 	switch (event.kind) {
 		case 'came':
-			return [{ kind: 'new' }];
+			return { kind: 'new' };
 		case 'moved':
 		case 'respooled':
-			return [{ kind: 'transfer', turns: event.turns ?? { mean: 0, sd: UNSAID_PER_METRE * metres } }];
+			return { kind: 'transfer', turns: event.turns ?? { mean: 0, sd: UNSAID_PER_METRE * metres } };
 		case 'fished':
-			return [{ kind: 'fished', days: event.days }];
+			return { kind: 'fished', days: event.days };
 		case 'let-out':
-			return [{ kind: 'let-out', share: event.share, shareSd: event.shareSd }];
+			return { kind: 'let-out', share: event.share, shareSd: event.shareSd };
 		case 'loop-test':
-			return [{ kind: 'loop-test', perMetre: loopTest(event.bightMm, event.spins) }];
+			return { kind: 'loop-test', perMetre: loopTest(event.bightMm, event.spins) };
 		default:
-			return [];
+			return { kind: 'nothing' };
 	}
 }
 
@@ -102,19 +118,25 @@ export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareSt
 	let [daysOut, saltDays, cutMm] = [0, 0, 0];
 	let whereabouts: Whereabouts | undefined;
 	let tug: CareState['tug'];
+	let gapMm: number | undefined;
 	for (const event of events) {
 		if (event.kind === 'fished') {
 			daysOut += event.days;
 			if (event.water === 'salt') saltDays += event.days;
 			for (const entry of Object.values(last)) entry.daysOutSince += event.days;
 		}
-		if (event.kind === 'moved') whereabouts = event.to;
+		if (event.kind === 'moved') {
+			whereabouts = event.to;
+			gapMm = event.gapMm;
+		}
 		if (event.kind === 'tug-test') tug = event.result;
 		if (event.kind === 'shortened') cutMm += event.byMm;
 		last[event.kind] = { day: event.day, daysOutSince: 0 };
 	}
 	const left = Math.max(lengthMm - cutMm, 1);
-	const entries = events.flatMap((event) => twistEntry(event, left / 1000));
+	const entries = events.map((event) => twistEntry(event, left / 1000));
+	const twistAfter = twistAlong(entries, left, learnGrowth(entries));
+	const perMetre = twistAfter.at(-1) ?? NO_TURNS;
 	return {
 		whereabouts,
 		lengthMm: left,
@@ -122,7 +144,9 @@ export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareSt
 		saltDays,
 		last,
 		tug,
-		twist: twistNow(entries, left, learnGrowth(entries)),
+		twist: { perMetre, turns: times(perMetre, left / 1000) },
+		twistAfter,
+		gapMm,
 		events
 	};
 }

@@ -1,7 +1,8 @@
 import { addDays, dayNumber, daysBetween, type Day } from './days';
+import { paceOf, type Pace } from './pace';
 import type { CareJob, CareKind, CareState, Kept, KeptKind } from './events';
 
-/** When something falls due: after so many days, after so many days out, or from so much twist on; whichever is first. */
+/** When something falls due, whichever of what is said here is first. */
 export interface CareRule {
 	readonly job: CareJob;
 	readonly kinds: readonly KeptKind[];
@@ -10,6 +11,12 @@ export interface CareRule {
 	/** Days out in salt water count for so many. */
 	readonly saltCounts?: number;
 	readonly fromTwistPerMetre?: number;
+	/** What is fished seldom has so many times as long by the calendar; what is fished a lot, as many times less. */
+	readonly paceCounts?: number;
+	/** At every change of the line over it. */
+	readonly atLineChange?: boolean;
+	/** When it got wet and dried again so many times. */
+	readonly everyWettings?: number;
 }
 
 /** What a rule's clock starts from: the last of these that happened. */
@@ -36,12 +43,19 @@ export const JOB_MINUTES: Record<CareJob, number> = {
 	rinse: 5
 };
 
-/** Common practice, to be edited by anyone. */
+const LINES = ['running-line', 'line', 'head', 'tip'] as const;
+/** Common practice, to be edited by anyone; how much the pace counts, and how often backing may get wet, are assumptions. */
 export const USUAL_RULES: readonly CareRule[] = [
-	{ job: 'clean', kinds: ['line', 'head', 'tip'], everyDaysOut: 5, saltCounts: 2 },
-	{ job: 'respool', kinds: ['line', 'head'], everyDays: 365, fromTwistPerMetre: 1.5 },
-	{ job: 'judge', kinds: ['line', 'head', 'tip'], everyDays: 730, everyDaysOut: 100, saltCounts: 1.5 },
-	{ job: 'tug-test', kinds: ['backing'], everyDays: 365 },
+	{ job: 'clean', kinds: LINES, everyDaysOut: 5, saltCounts: 2 },
+	{
+		job: 'respool',
+		kinds: ['running-line', 'line', 'head'],
+		everyDays: 365,
+		paceCounts: 1.5,
+		fromTwistPerMetre: 1.5
+	},
+	{ job: 'judge', kinds: LINES, everyDays: 730, paceCounts: 1.5, everyDaysOut: 100, saltCounts: 1.5 },
+	{ job: 'tug-test', kinds: ['backing'], everyDays: 365, atLineChange: true, everyWettings: 20 },
 	{ job: 'rinse', kinds: ['backing'], everyDaysOut: 10, saltCounts: 10 }
 ];
 
@@ -51,48 +65,75 @@ export interface Due {
 	readonly on: Day | undefined;
 	/** Days out that are left; below 0 when there were too many. */
 	readonly daysOutLeft: number | undefined;
-	readonly because: 'date' | 'days-out' | 'twist' | 'failed' | 'not yet';
+	/** The day it is expected by: by the calendar, or by how often it goes out, whichever is first. */
+	readonly expectedOn: Day | undefined;
+	readonly because: 'date' | 'days-out' | 'twist' | 'failed' | 'line-change' | 'wet' | 'not yet';
 	readonly overdue: boolean;
 }
 
-/** Days out since a thing was done, those in salt water counted more. */
-function daysOutSince(state: CareState, by: readonly CareKind[], saltCounts: number): number {
-	const from = state.events.findLastIndex(({ kind }) => by.includes(kind));
-	return state.events
-		.slice(from + 1)
-		.reduce(
-			(sum, event) =>
-				sum + (event.kind === 'fished' ? event.days * (event.water === 'salt' ? saltCounts : 1) : 0),
-			0
-		);
-}
-
-function since(state: CareState, by: readonly CareKind[]): Day | undefined {
-	return state.events.findLast(({ kind }) => by.includes(kind))?.day;
+/** What happened since a thing was done: days out, those in salt water counted more; wettings; a change of line. */
+function sinceDone(
+	{ events }: CareState,
+	by: readonly CareKind[],
+	saltCounts: number
+): { last: Day | undefined; daysOut: number; wettings: number; lineChanged: boolean } {
+	const from = events.findLastIndex(({ kind }) => by.includes(kind));
+	const since = { last: events[from]?.day, daysOut: 0, wettings: 0, lineChanged: false };
+	for (let i = from + 1; i < events.length; i++) {
+		const event = events[i]!;
+		if (event.kind === 'fished') since.daysOut += event.days * (event.water === 'salt' ? saltCounts : 1);
+		else if (event.kind === 'wetted') since.wettings += event.times;
+		else if (event.kind === 'line-changed') since.lineChanged = true;
+	}
+	return since;
 }
 
 /** The gravest of the reasons that hold. */
 function reasonOf(holds: Record<Exclude<Due['because'], 'not yet'>, boolean>): Due['because'] {
-	for (const reason of ['failed', 'twist', 'days-out', 'date'] as const) if (holds[reason]) return reason;
+	for (const reason of ['failed', 'twist', 'line-change', 'wet', 'days-out', 'date'] as const)
+		if (holds[reason]) return reason;
 	return 'not yet';
 }
+
+/** Days by the calendar at a pace. */
+const daysAt = (everyDays: number, pace: Pace, counts: number): number =>
+	Math.round(pace === 'seldom' ? everyDays * counts : pace === 'often' ? everyDays / counts : everyDays);
+
+/** When so many days out will have passed, at so many a year. */
+const reachedOn = (daysOutLeft: number, perYear: number, today: Day): Day | undefined =>
+	perYear > 0 ? addDays(today, Math.max(0, Math.ceil((365 * daysOutLeft) / perYear))) : undefined;
+
+const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
+	a === undefined || (b !== undefined && b < a) ? b : a;
 
 /** When a rule falls due for a thing, and whether that is past. Nothing for what it is not about, or what is retired. */
 export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day): Due | undefined {
 	if (!rule.kinds.includes(kept.kind) || state.whereabouts?.on === 'retired') return undefined;
-	const { job, everyDays, everyDaysOut, saltCounts = 1, fromTwistPerMetre } = rule;
-	const done = DONE_BY[job];
-	const last = since(state, done);
-	const on = everyDays !== undefined && last !== undefined ? addDays(last, everyDays) : undefined;
-	const daysOutLeft =
-		everyDaysOut === undefined ? undefined : everyDaysOut - daysOutSince(state, done, saltCounts);
+	const { job, everyDays, everyDaysOut, saltCounts = 1, fromTwistPerMetre, everyWettings } = rule;
+	const { last, daysOut, wettings, lineChanged } = sinceDone(state, DONE_BY[job], saltCounts);
+	const { pace, perYear } = paceOf(state, today);
+	const on =
+		everyDays !== undefined && last !== undefined
+			? addDays(last, daysAt(everyDays, pace, rule.paceCounts ?? 1))
+			: undefined;
+	const daysOutLeft = everyDaysOut === undefined ? undefined : everyDaysOut - daysOut;
+	const reached = daysOutLeft === undefined ? undefined : reachedOn(daysOutLeft, perYear, today);
 	const because = reasonOf({
 		failed: job === 'tug-test' && state.tug !== undefined && state.tug !== 'passed',
 		twist: fromTwistPerMetre !== undefined && Math.abs(state.twist.perMetre.mean) >= fromTwistPerMetre,
+		'line-change': rule.atLineChange === true && lineChanged,
+		wet: everyWettings !== undefined && wettings >= everyWettings,
 		'days-out': daysOutLeft !== undefined && daysOutLeft <= 0,
 		date: on !== undefined && daysBetween(on, today) >= 0
 	});
-	return { job, on, daysOutLeft, because, overdue: because !== 'not yet' };
+	return {
+		job,
+		on,
+		daysOutLeft,
+		expectedOn: earlier(on, reached),
+		because,
+		overdue: because !== 'not yet'
+	};
 }
 
 /** Everything that falls due for a thing, what is overdue first, then by its day. */

@@ -14,7 +14,17 @@ export const STEP_KINDS = [
 	'gap',
 	'leader',
 	'last-look',
-	'label'
+	'label',
+	'off',
+	'tie',
+	'tug',
+	'hub',
+	'lane',
+	'anchor',
+	'lay',
+	'walk',
+	'rejoin',
+	'loop-test'
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 

@@ -35,6 +35,18 @@ const TOOLS = {
 	helper: ['A helper', 'holds the supply and brakes it', 'sit on the line, or use your fingers'],
 	'second-reel': ['A second reel, the line on it', 'its drag gives the tension', 'a helper, or your fingers'],
 	cloth: ['Damp cloth', 'moistens knots, guides the line', 'wet fingers'],
+	storage: [
+		'Storage spool, on an axle',
+		'takes the line off without a twist',
+		'a card spool, a tin on a pencil'
+	],
+	ties: ['Ties for the coil, two to four', 'keep it from opening', 'pipe cleaners, soft twine'],
+	hub: [
+		'Hub for the coil, on an axle',
+		'so that the coil turns',
+		'a tin, or both hands turning over each other'
+	],
+	strap: ['Soft strap and a smooth post', 'anchors the front end', 'a patient helper with a glove'],
 	label: ['Label and pencil', 'what is on the spool, and when', 'the label that Wendle prints afterwards']
 } as const satisfies Record<string, readonly [name: string, purpose: string, standIn: string]>;
 export type ToolKey = keyof typeof TOOLS;

@@ -79,6 +79,26 @@ export interface PhotoEvent extends Common {
 	readonly step: string;
 }
 
+/** A part that came off was tied into a coil, with this written on it. */
+export interface CoilEvent extends Common {
+	readonly kind: 'coil';
+	readonly part: string;
+	readonly label: string;
+}
+
+/** A bight that was held up: how long, and how often it spun, positive as a right-handed screw. */
+export interface LoopTestEvent extends Common {
+	readonly kind: 'loop-test';
+	readonly bightMm: number;
+	readonly spins: number;
+}
+
+/** The backing was pulled hard. */
+export interface TugEvent extends Common {
+	readonly kind: 'tug';
+	readonly result: 'passed' | 'doubtful' | 'failed';
+}
+
 /** Takes an event back. It can be taken back itself. */
 export interface UndoEvent extends Common {
 	readonly kind: 'undo';
@@ -95,6 +115,9 @@ export type RunEvent =
 	| RemedyEvent
 	| RemarkEvent
 	| PhotoEvent
+	| CoilEvent
+	| LoopTestEvent
+	| TugEvent
 	| UndoEvent;
 
 /** In the order they happened; at one moment, by id, so that every window agrees. */

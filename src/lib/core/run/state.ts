@@ -1,5 +1,5 @@
 import { counterDeltas, counting, once } from './counting';
-import type { PhotoEvent, RemarkEvent, RemedyEvent, RunEvent } from './events';
+import type { LoopTestEvent, PhotoEvent, RemarkEvent, RemedyEvent, RunEvent, TugEvent } from './events';
 
 /** A line of what was noted: one event, or a burst of turns that came without a pause. */
 export interface LogEntry {
@@ -22,6 +22,11 @@ export interface RunState {
 	readonly remarks: readonly RemarkEvent[];
 	readonly photos: readonly PhotoEvent[];
 	readonly remedies: readonly RemedyEvent[];
+	/** What is written on the coil that a part was tied into. */
+	readonly coils: ReadonlyMap<string, string>;
+	/** The newest of each. */
+	readonly loopTest: LoopTestEvent | undefined;
+	readonly tug: TugEvent['result'] | undefined;
 	/** Counters that this run has been linked to, by their session. */
 	readonly sessions: ReadonlySet<string>;
 	/** What was noted and still counts, in order. */
@@ -57,6 +62,9 @@ class Folding {
 	readonly remarks: RemarkEvent[] = [];
 	readonly photos: PhotoEvent[] = [];
 	readonly remedies: RemedyEvent[] = [];
+	readonly coils = new Map<string, string>();
+	loopTest: LoopTestEvent | undefined;
+	tug: TugEvent['result'] | undefined;
 	readonly log: (LogEntry & { events: RunEvent[]; turns: number })[] = [];
 
 	#add(part: string, turns: number): void {
@@ -98,6 +106,15 @@ class Folding {
 			case 'photo':
 				this.photos.push(event);
 				break;
+			case 'coil':
+				this.coils.set(event.part, event.label);
+				break;
+			case 'loop-test':
+				this.loopTest = event;
+				break;
+			case 'tug':
+				this.tug = event.result;
+				break;
 			case 'undo':
 				return;
 		}
@@ -131,8 +148,8 @@ export function runState(events: readonly RunEvent[]): RunState {
 		if (event.kind === 'counter') sessions.add(event.session);
 		folding.take(event, deltas.get(event.id) ?? 0);
 	}
-	const { turns, done, tools, depths, remarks, photos, remedies, log } = folding;
-	return { turns, done, tools, depths, remarks, photos, remedies, sessions, log, undoable: log.at(-1) };
+	const { log, ...rest } = folding;
+	return { ...rest, sessions, log, undoable: log.at(-1) };
 }
 
 /** Events that take an entry back, newest first; each still needs its id and time. */

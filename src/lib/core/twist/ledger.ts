@@ -9,7 +9,9 @@ export type TwistEntry =
 	/** Share that was let out, 0–1, with its doubt. */
 	| { readonly kind: 'let-out'; readonly share: number; readonly shareSd: number }
 	/** A bight held up: turns a metre, as measured. */
-	| { readonly kind: 'loop-test'; readonly perMetre: Turns };
+	| { readonly kind: 'loop-test'; readonly perMetre: Turns }
+	/** Something that leaves its twist as it is. */
+	| { readonly kind: 'nothing' };
 
 /** Twist that a day out adds, turns a metre, and how much days differ. Assumptions until loop tests say otherwise. */
 export const USUAL_GROWTH: Turns = { mean: 0.06, sd: 0.06 };
@@ -23,25 +25,33 @@ export interface TwistNow {
 }
 
 /**
- * The twist of a line now: entries folded one after another, transfers and days added, what was let out taken off, loop
+ * The twist of a line after each of its entries, turns a metre: transfers and days added, what was let out taken off, loop
  * tests as corrections (a Kalman filter with one state).
  *
  * @param growth what a day out adds, turns a metre
  * @throws RangeError for a line without length
  */
-export function twistNow(
+export function twistAlong(
 	entries: readonly TwistEntry[],
 	lengthMm: number,
 	growth: Turns = USUAL_GROWTH
-): TwistNow {
+): Turns[] {
 	if (!(lengthMm > 0)) throw new RangeError(`a line has a length, got ${lengthMm} mm`);
 	const metres = lengthMm / 1000;
-	const turns = entries.reduce((now: Turns, entry) => after(now, entry, metres, growth), NO_TURNS);
-	return { turns, perMetre: times(turns, 1 / metres) };
+	let now = NO_TURNS;
+	return entries.map((entry) => times((now = after(now, entry, metres, growth)), 1 / metres));
+}
+
+/** The twist of a line now: the last of {@link twistAlong}. */
+export function twistNow(entries: readonly TwistEntry[], lengthMm: number, growth?: Turns): TwistNow {
+	const perMetre = twistAlong(entries, lengthMm, growth).at(-1) ?? NO_TURNS;
+	return { turns: times(perMetre, lengthMm / 1000), perMetre };
 }
 
 function after(now: Turns, entry: TwistEntry, metres: number, growth: Turns): Turns {
 	switch (entry.kind) {
+		case 'nothing':
+			return now;
 		case 'new':
 			return times(NEW_LINE, metres);
 		case 'transfer':
@@ -98,7 +108,7 @@ export function learnGrowth(entries: readonly TwistEntry[]): Turns {
 					sd: Math.hypot(Math.hypot(entry.perMetre.sd, last.sd) / days, USUAL_GROWTH.sd / Math.sqrt(days))
 				});
 			[last, days] = [entry.perMetre, 0];
-		} else [last, days] = [undefined, 0];
+		} else if (entry.kind !== 'nothing') [last, days] = [undefined, 0];
 	}
 	return belief;
 }

@@ -6,6 +6,7 @@ import * as runs from './004-runs';
 import * as steps from './005-steps';
 import * as practice from './006-practice';
 import * as care from './007-care';
+import * as jobs from './008-jobs';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -15,7 +16,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '004-runs', ...runs },
 	{ name: '005-steps', ...steps },
 	{ name: '006-practice', ...practice },
-	{ name: '007-care', ...care }
+	{ name: '007-care', ...care },
+	{ name: '008-jobs', ...jobs }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -5,7 +5,9 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { runBegun } from '../services/runs';
-import { loadSetup, rack, recordsOf } from '../services/setups';
+import { loadSetup } from '../services/saved';
+import { rack } from '../services/setups';
+import { recordsOf } from '../services/windings';
 import * as first from './001-rack';
 
 /** Forms as they were kept before stacks. */

@@ -1,19 +1,39 @@
 import type { CareEvent, CareRule } from '$lib/core';
-import { asCareEvent, asRules, CareEventBody, CareRules } from '$lib/schema/care';
+import { asRules, CareRules } from '$lib/schema/care';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { json } from './columns';
 
-const Row = z
-	.object({ kept_id: z.string(), event: json(CareEventBody) })
-	.transform(({ kept_id, event }) => ({ keptId: kept_id, event: asCareEvent(event) }));
+/** Events are only ever added: what was read before is kept, and what came since is read. */
+interface Read {
+	readonly byKept: Map<string, CareEvent[]>;
+	arrival: number;
+	/** One reading after another, so that nothing is read twice. */
+	reading: Promise<unknown>;
+}
+const readOf = new WeakMap<Knex, Read>();
 
 /** All events, by the thing they are about, in the order they arrived. */
-export async function listCareEvents(db: Knex): Promise<Map<string, CareEvent[]>> {
-	const rows = z.array(Row).parse(await db('care_events').select('kept_id', 'event').orderBy('arrival'));
-	const byKept = new Map<string, CareEvent[]>();
-	for (const { keptId, event } of rows) byKept.set(keptId, [...(byKept.get(keptId) ?? []), event]);
-	return byKept;
+export async function listCareEvents(db: Knex): Promise<ReadonlyMap<string, readonly CareEvent[]>> {
+	const read = readOf.get(db) ?? { byKept: new Map(), arrival: 0, reading: Promise.resolve() };
+	readOf.set(db, read);
+	const next = read.reading.then(async () => {
+		const rows = (await db('care_events')
+			.select('arrival', 'kept_id', 'event')
+			.where('arrival', '>', read.arrival)
+			.orderBy('arrival')) as { arrival: number; kept_id: string; event: string }[];
+		for (const { arrival, kept_id, event } of rows) {
+			const list = read.byKept.get(kept_id);
+			// What is stored was checked when it was written.
+			const parsed = JSON.parse(event) as CareEvent;
+			if (list) list.push(parsed);
+			else read.byKept.set(kept_id, [parsed]);
+			read.arrival = arrival;
+		}
+	});
+	read.reading = next.catch(() => undefined);
+	await next;
+	return read.byKept;
 }
 
 /** Appends events; one that is there already stays as it is. */

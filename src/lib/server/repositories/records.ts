@@ -35,12 +35,44 @@ const Row = z
 		run: row.run
 	}));
 
-/** Every record, oldest first. */
-export const listRecords = async (db: Knex): Promise<WindRecord[]> =>
-	z.array(Row).parse(await db('records').select('*').orderBy('wound_on').orderBy('created_at'));
+/** Records do not change: those that were read before are not read again, and the same list is given while it is the same. */
+interface Read {
+	readonly byId: Map<string, WindRecord>;
+	list: readonly WindRecord[];
+}
+const readOf = new WeakMap<Knex, Read>();
+
+const living = (db: Knex): Knex.QueryBuilder => db('records').whereNull('taken_back_at');
+/** How many rows one statement names. */
+const PORTION = 400;
+
+/** Every record that was not taken back, oldest first. */
+export async function listRecords(db: Knex): Promise<readonly WindRecord[]> {
+	const read = readOf.get(db) ?? { byId: new Map<string, WindRecord>(), list: [] };
+	readOf.set(db, read);
+	const ids = z
+		.array(z.object({ id: z.string() }))
+		.parse(await living(db).select('id').orderBy('wound_on').orderBy('created_at'))
+		.map(({ id }) => id);
+	const fresh = ids.filter((id) => !read.byId.has(id));
+	for (let i = 0; i < fresh.length; i += PORTION)
+		for (const record of z.array(Row).parse(
+			await db('records')
+				.whereIn('id', fresh.slice(i, i + PORTION))
+				.select('*')
+		))
+			read.byId.set(record.id, record);
+	if (ids.length !== read.list.length || ids.some((id, i) => id !== read.list[i]!.id))
+		read.list = ids.map((id) => read.byId.get(id)!);
+	return read.list;
+}
 
 export const findRecord = async (db: Knex, id: string): Promise<WindRecord | undefined> =>
-	Row.optional().parse(await db('records').where({ id }).first('*'));
+	Row.optional().parse(await living(db).where({ id }).first('*'));
+
+/** Takes a record back, or brings it again: nothing of it is lost. False when there is none. */
+export const markTakenBack = async (db: Knex, id: string, at: string | null): Promise<boolean> =>
+	(await db('records').where({ id }).update({ taken_back_at: at })) > 0;
 
 export async function insertRecord(db: Knex, record: WindRecord, now: string): Promise<void> {
 	await db('records').insert({
@@ -64,6 +96,6 @@ export async function insertRecord(db: Knex, record: WindRecord, now: string): P
 export async function lastRecordAt(db: Knex, setupId: string): Promise<string | undefined> {
 	const row = z
 		.object({ last: z.string().nullable() })
-		.parse(await db('records').where({ setup_id: setupId }).max({ last: 'created_at' }).first());
+		.parse(await living(db).where({ setup_id: setupId }).max({ last: 'created_at' }).first());
 	return row.last ?? undefined;
 }

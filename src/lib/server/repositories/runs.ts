@@ -6,16 +6,41 @@ import { json } from './columns';
 
 const Row = z.object({ arrival: z.number().int(), event: json(RunEventShape) });
 const RunRow = z
-	.object({ id: z.string(), setup_id: z.string(), created_at: z.string() })
-	.transform(({ setup_id, created_at, ...run }) => ({ ...run, setupId: setup_id, createdAt: created_at }));
+	.object({
+		id: z.string(),
+		setup_id: z.string(),
+		created_at: z.string(),
+		job: z.string(),
+		ended_at: z.string().nullable()
+	})
+	.transform(({ setup_id, created_at, ended_at, ...run }) => ({
+		...run,
+		setupId: setup_id,
+		createdAt: created_at,
+		endedAt: ended_at
+	}));
 export type RunRow = z.output<typeof RunRow>;
 
-const COLUMNS = ['id', 'setup_id', 'created_at'];
+const COLUMNS = ['id', 'setup_id', 'created_at', 'job', 'ended_at'];
+
+/** Jobs that end with a record of what was wound. */
+export const WINDINGS: readonly string[] = ['wind', 'swap'];
 
 /** Starts a run; a run that was started already stays as it is. */
-export async function insertRun(db: Knex, id: string, setupId: string, now: string): Promise<void> {
-	await db('runs').insert({ id, setup_id: setupId, created_at: now }).onConflict('id').ignore();
+export async function insertRun(
+	db: Knex,
+	run: { id: string; setupId: string; job: string },
+	now: string
+): Promise<void> {
+	await db('runs')
+		.insert({ id: run.id, setup_id: run.setupId, job: run.job, created_at: now })
+		.onConflict('id')
+		.ignore();
 }
+
+/** Ends a run by itself, without a record. */
+export const markEnded = async (db: Knex, id: string, at: string): Promise<boolean> =>
+	(await db('runs').where({ id }).whereNull('ended_at').update({ ended_at: at })) > 0;
 
 export const findRun = async (db: Knex, id: string): Promise<RunRow | undefined> =>
 	RunRow.optional().parse(await db('runs').where({ id }).first(COLUMNS));
@@ -26,19 +51,23 @@ export const listRuns = async (db: Knex, setupId: string): Promise<RunRow[]> =>
 		.array(RunRow)
 		.parse(await db('runs').where({ setup_id: setupId }).select(COLUMNS).orderBy('created_at', 'desc'));
 
-/** The newest run of every set-up, unless a record of that set-up came after it. */
+/** The newest run of every set-up and job that nothing has ended: for a winding, a record of that set-up after it. */
 export async function openRuns(db: Knex): Promise<RunRow[]> {
 	const rows = z
 		.array(RunRow)
 		.parse(
 			await db('runs')
 				.select(COLUMNS)
+				.whereNull('ended_at')
 				.whereNotExists(
-					db('records').whereRaw('records.setup_id = runs.setup_id and records.created_at >= runs.created_at')
+					db('records')
+						.whereIn('runs.job', WINDINGS)
+						.whereNull('taken_back_at')
+						.whereRaw('records.setup_id = runs.setup_id and records.created_at >= runs.created_at')
 				)
 				.orderBy('created_at')
 		);
-	return [...new Map(rows.map((row) => [row.setupId, row])).values()];
+	return [...new Map(rows.map((row) => [`${row.setupId}/${row.job}`, row])).values()];
 }
 
 /** Ids of runs that ended in a record or not, the newest first. */

@@ -16,12 +16,14 @@ export type SetupRow = z.output<typeof Row>;
 
 const COLUMNS = ['id', 'spool_id', 'fill', 'version', 'updated_at'];
 
+const living = (db: Knex): Knex.QueryBuilder => db('setups').whereNull('dropped_at');
+
 /** All set-ups, newest last. */
 export const listSetups = async (db: Knex): Promise<SetupRow[]> =>
-	z.array(Row).parse(await db('setups').select(COLUMNS).orderBy('created_at').orderBy('id'));
+	z.array(Row).parse(await living(db).select(COLUMNS).orderBy('created_at').orderBy('id'));
 
 export const findSetup = async (db: Knex, id: string): Promise<SetupRow | undefined> =>
-	Row.optional().parse(await db('setups').where({ id }).first(COLUMNS));
+	Row.optional().parse(await living(db).where({ id }).first(COLUMNS));
 
 export async function insertSetup(
 	db: Knex,
@@ -49,3 +51,7 @@ export async function updateSetup(
 		.update({ fill: JSON.stringify(setup.fill), version: setup.version + 1, updated_at: now });
 	return changed > 0;
 }
+
+/** Drops a plan, or takes it up again: nothing of it is lost. */
+export const markDropped = async (db: Knex, id: string, droppedAt: string | null): Promise<boolean> =>
+	(await db('setups').where({ id }).update({ dropped_at: droppedAt })) > 0;

@@ -13,6 +13,8 @@ const WHY: Record<Due['because'], string> = {
 	'days-out': 'It was out as many days as it may be.',
 	twist: 'It is twisted more than it should be.',
 	failed: 'It did not pass its last test.',
+	'line-change': 'The line over it was changed.',
+	wet: 'It was wet and dried often enough.',
 	'not yet': 'Due by its date.'
 };
 

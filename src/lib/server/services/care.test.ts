@@ -9,7 +9,8 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { calendarFile } from './calendar';
 import { addCareEvents, care, setCareRules } from './care';
-import { createSetup, recordWinding } from './setups';
+import { createSetup } from './setups';
+import { recordWinding } from './windings';
 
 let directory: string;
 let db: Knex;

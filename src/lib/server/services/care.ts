@@ -4,10 +4,12 @@ import {
 	USUAL_RULES,
 	type CareEvent,
 	type CareRule,
+	type CareState,
 	type Day,
 	type Whereabouts
 } from '$lib/core';
-import { keptFromRecords, type KeptEntry } from '$lib/schema/kept';
+import { keptFromRecords, type FromRecords, type KeptEntry } from '$lib/schema/kept';
+import type { WindRecord } from '$lib/schema/record';
 import type { Knex } from 'knex';
 import { findCareRules, insertCareEvents, listCareEvents, putCareRules } from '../repositories/care';
 import { listRecords } from '../repositories/records';
@@ -27,19 +29,50 @@ function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string
 	return names.get(whereabouts.spoolId) ?? 'a spool that is off the rack';
 }
 
+/** What is known of every strand: folded once, and again only where something was added. */
+export interface KeptNow extends FromRecords {
+	readonly states: ReadonlyMap<string, CareState>;
+}
+const foldedOf = new WeakMap<FromRecords, Map<string, { written: number; state: CareState }>>();
+const fromList = new WeakMap<readonly WindRecord[], FromRecords>();
+
+/** Every strand, what it is made of, and where its events have left it. */
+export async function keptNow(db: Knex): Promise<KeptNow> {
+	const records = await listRecords(db);
+	const written = await listCareEvents(db);
+	const from = fromList.get(records) ?? keptFromRecords(records);
+	fromList.set(records, from);
+	const folded = foldedOf.get(from) ?? new Map<string, { written: number; state: CareState }>();
+	foldedOf.set(from, folded);
+	const states = new Map<string, CareState>();
+	for (const one of from.kept) {
+		const added = written.get(one.id) ?? [];
+		let known = folded.get(one.id);
+		if (known?.written !== added.length) {
+			const state = careState(one, [...(from.events.get(one.id) ?? []), ...added]);
+			known = { written: added.length, state };
+			folded.set(one.id, known);
+		}
+		states.set(one.id, known.state);
+	}
+	return { ...from, states };
+}
+
+/** The spool that a strand is on; null when it is on none. */
+export const spoolOfKept =
+	({ states }: KeptNow) =>
+	(keptId: string): string | null => {
+		const at = states.get(keptId)?.whereabouts;
+		return at?.on === 'spool' ? at.spoolId : null;
+	};
+
 /** Everything that is looked after, what is overdue first; where it is, and what falls due. */
 export async function care(db: Knex, today: Day): Promise<Care> {
-	const [records, written, edited, spools] = await Promise.all([
-		listRecords(db),
-		listCareEvents(db),
-		findCareRules(db),
-		listSpools(db)
-	]);
+	const [now, edited, spools] = await Promise.all([keptNow(db), findCareRules(db), listSpools(db)]);
 	const rules = edited ?? USUAL_RULES;
 	const names = new Map(spools.map(({ id, form }) => [id, form.name || 'Unnamed spool']));
-	const { kept, events } = keptFromRecords(records);
-	const entries = kept.map((one): KeptEntry => {
-		const state = careState(one, [...(events.get(one.id) ?? []), ...(written.get(one.id) ?? [])]);
+	const entries = now.kept.map((one): KeptEntry => {
+		const state = now.states.get(one.id)!;
 		const { whereabouts } = state;
 		return {
 			kept: one,
@@ -57,17 +90,49 @@ export async function care(db: Knex, today: Day): Promise<Care> {
 	};
 }
 
+/** What is written of a thing's backing when the thing leaves it: beside the event itself, taken back with it. */
+const underId = (id: string): string => `${id}:under`;
+
+/**
+ * A thing that leaves its spool bares the backing under it, which is worth testing; an event that is taken back takes
+ * that back too.
+ */
+function withBacking(now: KeptNow, { keptId, event }: NewEvent): NewEvent[] {
+	const given = { keptId, event };
+	const backingOn = (spoolId: string | null): string | undefined =>
+		now.kept.find(
+			({ id, kind }) =>
+				kind === 'backing' && id !== keptId && spoolId !== null && spoolOfKept(now)(id) === spoolId
+		)?.id;
+	if (event.kind === 'moved') {
+		const backing = backingOn(spoolOfKept(now)(keptId));
+		const { id, day, at } = event;
+		return backing === undefined
+			? [given]
+			: [given, { keptId: backing, event: { id: underId(id), day, at, kind: 'line-changed' } }];
+	}
+	if (event.kind === 'undone') {
+		const under = [...now.states].find(([, { events }]) => events.some(({ id }) => id === underId(event.of)));
+		const { id, day, at, of } = event;
+		return under
+			? [given, { keptId: under[0], event: { id: underId(id), day, at, kind: 'undone', of: underId(of) } }]
+			: [given];
+	}
+	return [given];
+}
+
+interface NewEvent {
+	readonly keptId: string;
+	readonly event: CareEvent;
+}
+
 /** Writes events down. False when one is about a thing that is not there: then none is written. */
-export async function addCareEvents(
-	db: Knex,
-	events: readonly { keptId: string; event: CareEvent }[]
-): Promise<boolean> {
-	return db.transaction(async (trx) => {
-		const known = new Set(keptFromRecords(await listRecords(trx)).kept.map(({ id }) => id));
-		if (!events.every(({ keptId }) => known.has(keptId))) return false;
-		await insertCareEvents(trx, events);
-		return true;
-	});
+export async function addCareEvents(db: Knex, events: readonly NewEvent[]): Promise<boolean> {
+	const now = await keptNow(db);
+	if (!events.every(({ keptId }) => now.states.has(keptId))) return false;
+	const all = events.flatMap((one) => withBacking(now, one));
+	await db.transaction((trx) => insertCareEvents(trx, all));
+	return true;
 }
 
 /** Other rules of what falls due; none brings the usual ones back. */

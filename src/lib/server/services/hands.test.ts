@@ -7,7 +7,8 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { forgetHand, hands, rememberHand } from './hands';
-import { createSetup, recordWinding } from './setups';
+import { createSetup } from './setups';
+import { recordWinding } from './windings';
 
 let directory: string;
 let db: Knex;

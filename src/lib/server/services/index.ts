@@ -1,11 +1,15 @@
 /** What routes may call: services bound to the one open database. */
 import { database } from '../db';
+import * as bench from './bench';
 import * as careService from './care';
 import * as handsService from './hands';
 import * as photos from './photos';
 import * as practiceService from './practice';
 import * as runs from './runs';
+import * as saved from './saved';
 import * as setups from './setups';
+import * as swaps from './swaps';
+import * as windings from './windings';
 
 export { calendarFile } from './calendar';
 export { openApiDocument } from './openapi';
@@ -19,7 +23,7 @@ const bound =
 		service(...([await database(), ...args] as unknown as A));
 
 export const rack = bound(setups.rack);
-export const loadSetup = bound(setups.loadSetup);
+export const loadSetup = bound(saved.loadSetup);
 export const spools = bound(setups.spools);
 export const hands = bound(handsService.hands);
 export const forgetHand = bound(handsService.forgetHand);
@@ -28,8 +32,8 @@ export const startRun = bound(runs.startRun);
 export const addEvents = bound(runs.addEvents);
 export const runEvents = bound(runs.runEvents);
 export const loadSpool = bound(setups.loadSpool);
-export const recordsOf = bound(setups.recordsOf);
-export const recordById = bound(setups.recordById);
+export const recordsOf = bound(windings.recordsOf);
+export const recordById = bound(windings.recordById);
 export const createSetup = bound(setups.createSetup);
 export const saveSetup = bound(setups.saveSetup);
 export const saveWays = bound(setups.saveWays);
@@ -37,7 +41,7 @@ export const runBegun = bound(runs.runBegun);
 export const tempo = bound(runs.tempo);
 export const keepPhoto = bound(photos.keepPhoto);
 export const photo = bound(photos.photo);
-export const recordWinding = bound(setups.recordWinding);
+export const recordWinding = bound(windings.recordWinding);
 export const removeSpool = bound(setups.removeSpool);
 export const restoreSpool = bound(setups.restoreSpool);
 export const practice = bound(practiceService.practice);
@@ -46,3 +50,11 @@ export const setSeason = bound(practiceService.setSeason);
 export const care = bound(careService.care);
 export const addCareEvents = bound(careService.addCareEvents);
 export const setCareRules = bound(careService.setCareRules);
+export const keptNow = bound(careService.keptNow);
+export const benchJob = bound(bench.benchJob);
+export const endJob = bound(bench.endJob);
+export const woundAs = bound(bench.woundAs);
+export const swapChoice = bound(swaps.swapChoice);
+export const planSwap = bound(swaps.planSwap);
+export const dropSetup = bound(setups.dropSetup);
+export const takeBackWinding = bound(windings.takeBackWinding);

@@ -4,11 +4,12 @@ import {
 	runState,
 	stepTimes,
 	timedSteps,
-	type JobSetup,
 	type RunEvent,
+	type RunState,
+	type Step,
 	type Tempo
 } from '$lib/core';
-import { knotsOf, plannedSeconds } from '$lib/schema/job';
+import { plannedSeconds } from '$lib/schema/job';
 import type { RunEvents, RunSummary } from '$lib/schema/run';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
@@ -20,7 +21,9 @@ import {
 	insertRun,
 	lastArrival,
 	listRuns,
-	newestRunIds
+	newestRunIds,
+	WINDINGS,
+	type RunRow
 } from '../repositories/runs';
 import { lastRecordAt } from '../repositories/records';
 import { findSetup } from '../repositories/setups';
@@ -29,17 +32,22 @@ import { findSetup } from '../repositories/setups';
 const arrivals = new EventEmitter().setMaxListeners(0);
 
 /** Starts a run of a set-up under an id that the starter chose. False when there is no such set-up. */
-export async function startRun(db: Knex, id: string, setupId: string): Promise<boolean> {
+export async function startRun(db: Knex, id: string, setupId: string, job = 'wind'): Promise<boolean> {
 	if (!(await findSetup(db, setupId))) return false;
-	await insertRun(db, id, setupId, new Date().toISOString());
+	await insertRun(db, { id, setupId, job }, new Date().toISOString());
 	return (await findRun(db, id))?.setupId === setupId;
 }
 
-/** The run that a set-up is in: the newest, unless a record has ended it. */
-export async function currentRun(db: Knex, setupId: string): Promise<string | undefined> {
-	const [newest] = await listRuns(db, setupId);
-	const ended = await lastRecordAt(db, setupId);
-	return newest && (ended === undefined || newest.createdAt > ended) ? newest.id : undefined;
+/** The run of these jobs that a set-up is in: the newest, unless it has ended; a winding has with its record. */
+export async function currentRun(
+	db: Knex,
+	setupId: string,
+	jobs: readonly string[] = WINDINGS
+): Promise<RunRow | undefined> {
+	const newest = (await listRuns(db, setupId)).find(({ job }) => jobs.includes(job));
+	if (!newest || newest.endedAt !== null) return undefined;
+	const recorded = WINDINGS.includes(newest.job) ? await lastRecordAt(db, setupId) : undefined;
+	return recorded === undefined || newest.createdAt > recorded ? newest : undefined;
 }
 
 /** Takes events in, each once, however often it is sent. Undefined when there is no such run. */
@@ -67,33 +75,44 @@ export function followRun(runId: string, arrived: () => void): () => void {
 /** What is done in the run that a set-up is in, for the first page; the count itself comes with the run. */
 export async function runBegun(
 	db: Knex,
-	setupId: string
+	setupId: string,
+	job = 'wind'
 ): Promise<{ id: string; done: string[]; tools: string[] } | undefined> {
-	const id = await currentRun(db, setupId);
+	const id = (await currentRun(db, setupId, [job]))?.id;
 	if (id === undefined) return undefined;
 	const { done, tools } = runState((await eventsBesideTurns(db, [id])).get(id) ?? []);
 	return { id, done: [...done], tools: [...tools] };
 }
 
-/** What the run that a set-up is in has come to; null when it is in none. */
-export async function runSummary(db: Knex, setupId: string, job: JobSetup): Promise<RunSummary | null> {
-	const id = await currentRun(db, setupId);
-	if (id === undefined) return null;
+/** Everything that happened in a run, folded. */
+export async function foldedRun(
+	db: Knex,
+	id: string
+): Promise<{ events: readonly RunEvent[]; state: RunState }> {
 	const { events } = await eventsAfter(db, id, 0);
+	return { events, state: runState(events) };
+}
+
+/** What a run has come to; null when nothing happened in it. */
+export function summaryOf(
+	{ id, job }: RunRow,
+	{ events, state }: { events: readonly RunEvent[]; state: RunState },
+	planned: { steps: readonly Step[]; hand: RunSummary['hand']; knots: string[] }
+): RunSummary | null {
 	if (events.length === 0) return null;
-	const state = runState(events);
 	return {
 		run: id,
+		...(job !== 'wind' && { job }),
 		startedAt: new Date(state.log[0]?.first.at ?? events[0]!.at).toISOString(),
 		seconds: runSeconds(events),
-		plannedSeconds: plannedSeconds(job),
+		plannedSeconds: plannedSeconds(planned.steps),
 		turns: Object.fromEntries(state.turns),
 		steps: stepTimes(events),
 		remarks: state.remarks.map(({ text, step }) => ({ text, ...(step !== undefined && { step }) })),
 		photos: state.photos.map(({ photo, step }) => ({ photo, step })),
 		remedies: state.remedies.map(({ remedy, step }) => ({ remedy, step })),
-		hand: job.hand,
-		knots: knotsOf(job)
+		hand: planned.hand,
+		knots: planned.knots
 	};
 }
 

@@ -7,18 +7,9 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { addEvents, runBegun, startRun } from './runs';
-import {
-	createSetup,
-	loadSetup,
-	loadSpool,
-	rack,
-	recordsOf,
-	recordWinding,
-	removeSpool,
-	restoreSpool,
-	saveSetup,
-	saveWays
-} from './setups';
+import { loadSetup } from './saved';
+import { createSetup, loadSpool, rack, removeSpool, restoreSpool, saveSetup, saveWays } from './setups';
+import { recordsOf, recordWinding } from './windings';
 
 let directory: string;
 let db: Knex;

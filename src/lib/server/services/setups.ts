@@ -1,85 +1,99 @@
-import { fail, runState, type ChosenSchools, type Issue } from '$lib/core';
-import { readRecord } from '$lib/schema/readings';
-import { jobOf } from '$lib/schema/job';
+import { runState } from '$lib/core';
+import type { BenchJob } from '$lib/schema/bench-job';
+import { stillOn } from '$lib/schema/kept';
 import type { WindRecord } from '$lib/schema/record';
-import { settleRecord, settleSetup } from '$lib/schema/settle';
-import type { FillForm, RecordForm, SaveWays, SetupForm, SpoolForm } from '$lib/schema/setup';
+import { settleSetup } from '$lib/schema/settle';
+import type { FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/schema/setup';
 import type { UnitSystem } from '$lib/schema/units';
-import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { findRecord, insertRecord, listRecords } from '../repositories/records';
-import { eventsBesideTurns, openRuns } from '../repositories/runs';
-import { findSetup, insertSetup, listSetups, updateSetup } from '../repositories/setups';
-import { runSummary } from './runs';
+import { listRecords } from '../repositories/records';
+import { eventsBesideTurns, openRuns, WINDINGS } from '../repositories/runs';
+import { insertSetup, listSetups, markDropped, updateSetup } from '../repositories/setups';
 import { findSpool, insertSpool, listSpools, markSpoolDeleted, updateSpool } from '../repositories/spools';
+import { benchJob } from './bench';
+import { keptNow, spoolOfKept } from './care';
+import { loadSetup, type SavedSetup } from './saved';
 
-export interface SavedSetup {
-	readonly id: string;
-	readonly spoolId: string;
-	readonly version: number;
-	readonly form: SetupForm;
+/** A job that is begun, and the steps of it that are done. */
+interface Begun {
+	readonly setupId: string;
+	readonly job: string;
+	readonly done: readonly string[];
 }
 
 /** A spool on the rack: what is on it, and what is planned for it. */
 export interface RackSpool {
 	readonly id: string;
 	readonly form: SpoolForm;
-	/** The newest winding. */
+	/** The newest winding, and how many of its components still lie there. */
 	readonly wound?: WindRecord;
+	readonly still: number;
 	/** The newest set-up that was not wound yet, or is being wound again, and the steps that are done. */
-	readonly planned?: SavedSetup & { readonly done: readonly string[] };
+	readonly planned?: SavedSetup & { readonly done: readonly string[]; readonly bench: BenchJob };
+	/** A job begun on it that winds nothing new: a line coming off, or losing its twist. */
+	readonly other?: Begun;
 	/** The set-up to open when the spool is chosen. */
 	readonly setupId?: string;
 }
 
 const now = (): string => new Date().toISOString();
 
-/** Steps that are done in the run each set-up is in. */
-async function stepsDone(db: Knex): Promise<Map<string, string[]>> {
+/** What is begun at the bench. */
+async function begunJobs(db: Knex): Promise<Begun[]> {
 	const runs = await openRuns(db);
 	const events = await eventsBesideTurns(
 		db,
 		runs.map(({ id }) => id)
 	);
-	return new Map(runs.map(({ id, setupId }) => [setupId, [...runState(events.get(id) ?? []).done]]));
+	return runs.map(({ id, setupId, job }) => ({
+		setupId,
+		job,
+		done: [...runState(events.get(id) ?? []).done]
+	}));
 }
 
 /** Everything on the rack, in the order it came. */
 export async function rack(db: Knex): Promise<RackSpool[]> {
-	const spools = await listSpools(db);
-	const setups = await listSetups(db);
-	const records = await listRecords(db);
-	const done = await stepsDone(db);
-	return spools.map(({ id, form }) => {
-		const wound = records.filter((record) => record.spoolId === id).at(-1);
-		const newest = setups.filter((setup) => setup.spoolId === id).at(-1);
-		const begun = (newest && done.get(newest.id)) ?? [];
-		const open = newest && (wound?.setupId !== newest.id || begun.length > 0) ? newest : undefined;
-		return {
-			id,
-			form,
-			...(wound && { wound }),
-			...(open && {
-				planned: {
-					id: open.id,
-					spoolId: id,
-					version: open.version,
-					form: { spool: form, fill: open.fill },
-					done: begun
-				}
-			}),
-			...(newest && { setupId: newest.id })
-		};
-	});
-}
-
-/** A set-up with its spool, or undefined when there is none (any more). */
-export async function loadSetup(db: Knex, id: string): Promise<SavedSetup | undefined> {
-	const setup = await findSetup(db, id);
-	const spool = setup && (await findSpool(db, setup.spoolId));
-	if (!spool) return undefined;
-	return { id, spoolId: spool.id, version: setup.version, form: { spool: spool.form, fill: setup.fill } };
+	const [spools, setups, records, begun] = [
+		await listSpools(db),
+		await listSetups(db),
+		await listRecords(db),
+		await begunJobs(db)
+	];
+	const kept = await keptNow(db);
+	const newestRecord = new Map(records.map((record) => [record.spoolId, record]));
+	const newestSetup = new Map(setups.map((setup) => [setup.spoolId, setup]));
+	const spoolOfSetup = new Map(setups.map(({ id, spoolId }) => [id, spoolId]));
+	return Promise.all(
+		spools.map(async ({ id, form }): Promise<RackSpool> => {
+			const [wound, newest] = [newestRecord.get(id), newestSetup.get(id)];
+			const winding = begun.find(({ setupId, job }) => setupId === newest?.id && WINDINGS.includes(job));
+			const open = newest && (wound?.setupId !== newest.id || winding) ? newest : undefined;
+			const other = begun.findLast(
+				({ setupId, job, done }) =>
+					spoolOfSetup.get(setupId) === id && !WINDINGS.includes(job) && done.length > 0
+			);
+			return {
+				id,
+				form,
+				...(wound && { wound }),
+				still: wound ? stillOn(wound, spoolOfKept(kept)) : 0,
+				...(open && {
+					planned: {
+						id: open.id,
+						spoolId: id,
+						version: open.version,
+						form: { spool: form, fill: open.fill },
+						done: winding?.done ?? [],
+						bench: await benchJob(db, open.id, undefined)
+					}
+				}),
+				...(other && { other }),
+				...(newest && { setupId: newest.id })
+			};
+		})
+	);
 }
 
 /** Every spool on the rack, as it was described. */
@@ -88,13 +102,6 @@ export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm }[
 
 export const loadSpool = async (db: Knex, id: string): Promise<SpoolForm | undefined> =>
 	(await findSpool(db, id))?.form;
-
-/** The windings of one set-up, newest first. */
-export const recordsOf = async (db: Knex, setupId: string): Promise<WindRecord[]> =>
-	(await listRecords(db)).filter((record) => record.setupId === setupId).reverse();
-
-/** One winding; undefined when there is none. */
-export const recordById = findRecord;
 
 /** Saves a new set-up, with its spool unless it is for one that is there already. */
 export async function createSetup(
@@ -155,40 +162,14 @@ export async function saveWays(db: Knex, id: string, ways: SaveWays, units: Unit
 	});
 }
 
-export type Recorded = { kind: 'recorded'; id: string } | { kind: 'gone' } | { kind: 'bad'; issues: Issue[] };
-
-/** Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own. */
-export async function recordWinding(
-	db: Knex,
-	setupId: string,
-	typed: RecordForm,
-	units: UnitSystem,
-	person: ChosenSchools = {}
-): Promise<Recorded> {
-	const setup = await loadSetup(db, setupId);
-	if (!setup) return { kind: 'gone' };
-	const readings = readRecord(typed, units);
-	if (!readings.ok) return { kind: 'bad', issues: readings.issues };
-	const wound = asWound(setup.form, readings.value);
-	if (!wound) return { kind: 'bad', issues: fail({ code: 'missing_value' }, ['setup']).issues };
-	const record: WindRecord = {
-		id: randomUUID(),
-		setupId,
-		spoolId: setup.spoolId,
-		woundOn: typed.woundOn,
-		typed: settleRecord(typed, units),
-		...readings.value,
-		form: setup.form,
-		backingMm: wound.backingMm,
-		backingMeasured: wound.backingMeasured,
-		run: await runSummary(db, setupId, jobOf(setup.form, wound.workout, person))
-	};
-	await insertRecord(db, record, now());
-	return { kind: 'recorded', id: record.id };
-}
-
 /** Takes a spool off the rack. False when it is not there. */
 export const removeSpool = (db: Knex, id: string): Promise<boolean> => markSpoolDeleted(db, id, now());
 
 /** Puts it back. */
 export const restoreSpool = (db: Knex, id: string): Promise<boolean> => markSpoolDeleted(db, id, null);
+
+/** Drops a plan that nobody wound, or takes it up again. False when there is none, or when it was wound. */
+export async function dropSetup(db: Knex, id: string, dropped: boolean): Promise<boolean> {
+	if ((await listRecords(db)).some(({ setupId }) => setupId === id)) return false;
+	return markDropped(db, id, dropped ? now() : null);
+}

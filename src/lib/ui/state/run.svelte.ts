@@ -24,6 +24,9 @@ export class Run {
 	sync = $state<'idle' | 'waiting' | 'saved' | 'away'>('idle');
 	readonly #log = new RunLog();
 	readonly #setupId: string;
+	readonly #job: string;
+	/** Under what this browser keeps which run it is: each job of a set-up has its own. */
+	readonly #key: string;
 	#id: string | undefined;
 	/** How far this browser has followed the server. */
 	#arrival = 0;
@@ -35,9 +38,14 @@ export class Run {
 	#unfollow: (() => void) | undefined;
 	readonly ready: Promise<void>;
 
-	/** @param serverRun the run that the server says this set-up is in */
-	constructor(setupId: string, serverRun: string | undefined) {
+	/**
+	 * @param job what is done with the set-up: see `bench-job.ts`
+	 * @param serverRun the run of that job that the server says this set-up is in
+	 */
+	constructor(setupId: string, job: string, serverRun: string | undefined) {
 		this.#setupId = setupId;
+		this.#job = job;
+		this.#key = job === 'wind' ? setupId : `${setupId}/${job}`;
 		this.ready = this.#open(serverRun);
 	}
 
@@ -59,13 +67,13 @@ export class Run {
 	 * one. A run that the server no longer has, and that owes it nothing, is over.
 	 */
 	async #load(serverRun: string | undefined): Promise<void> {
-		const known = await this.#log.runOf(this.#setupId);
+		const known = await this.#log.runOf(this.#key);
 		const own = known?.run;
 		const stranded = own && own !== serverRun ? (await this.#log.load(own)).unsent : [];
 		this.#id = serverRun ?? (stranded.length > 0 ? own : undefined);
 		if (!this.#id) return;
 		if (own === this.#id) this.#arrival = known?.arrival ?? 0;
-		await this.#log.setRun(this.#setupId, this.#id, this.#arrival);
+		await this.#log.setRun(this.#key, this.#id, this.#arrival);
 		if (serverRun && stranded.length > 0) await this.#log.put(serverRun, stranded, false);
 		const { events, unsent } = await this.#log.load(this.#id);
 		this.#merge(events);
@@ -84,7 +92,7 @@ export class Run {
 		await this.#log.put(run, events, true);
 		if (arrival <= this.#arrival) return;
 		this.#arrival = arrival;
-		await this.#log.setRun(this.#setupId, run, arrival);
+		await this.#log.setRun(this.#key, run, arrival);
 	}
 
 	#merge(events: readonly RunEvent[]): void {
@@ -106,7 +114,7 @@ export class Run {
 		await this.ready;
 		if (!this.#id) {
 			this.#id = crypto.randomUUID();
-			await this.#log.setRun(this.#setupId, this.#id, 0);
+			await this.#log.setRun(this.#key, this.#id, 0);
 		}
 		const events = added.map((event) => ({ ...event, id: crypto.randomUUID(), at }) as RunEvent);
 		this.#merge(events);
@@ -180,9 +188,14 @@ export class Run {
 	}
 
 	async #deliver(run: string, events: readonly RunEvent[]): Promise<boolean> {
-		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId });
+		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId, job: this.#job });
 		if (started.kind !== 'ok') return false;
 		return (await send('POST', `/api/runs/${run}/events`, { events })).kind === 'ok';
+	}
+
+	/** The run's id; none before anything happened in it. */
+	get id(): string | undefined {
+		return this.#id;
 	}
 
 	/** Whether anything is still on its way to the server. */
@@ -199,7 +212,7 @@ export class Run {
 
 	/** The job is over: the next begins a run of its own. */
 	async end(): Promise<void> {
-		await this.#log.endRun(this.#setupId);
+		await this.#log.endRun(this.#key);
 		this.stop();
 	}
 

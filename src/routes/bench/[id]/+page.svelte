@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { jobText } from '$lib/schema/bench-job';
 	import { workOut } from '$lib/schema/workout';
 	import { judgement } from '$lib/ui/features/fit/sentence';
 	import Bench from '$lib/ui/features/bench/Bench.svelte';
@@ -12,9 +13,16 @@
 
 <svelte:head><title>{data.setup.form.spool.name || 'Set-up'} · Bench · Wendle</title></svelte:head>
 
-{#key data.setup.id}
+{#key `${data.setup.id}/${jobText(data.doing)}`}
 	{#if worked.ok && worked.value.fit.fits}
-		<Bench setup={data.setup} workout={worked.value} records={data.records} begun={data.begun} {tempo} />
+		<Bench
+			setup={data.setup}
+			workout={worked.value}
+			records={data.records}
+			begun={data.begun}
+			{tempo}
+			doing={data.doing}
+		/>
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">
 			<h1 class="text-[26px] leading-tight font-bold">

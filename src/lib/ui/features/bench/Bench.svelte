@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
 	import { afterNavigate, goto, invalidate } from '$app/navigation';
-	import { toolsOf, type Tempo } from '$lib/core';
+	import type { Tempo } from '$lib/core';
+	import { jobText, workOf, type BenchJob } from '$lib/schema/bench-job';
 	import { jobOf } from '$lib/schema/job';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { showDuration, spoken } from '$lib/schema/phrase';
@@ -18,15 +19,19 @@
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
 	import { BenchState, type Begun } from './bench-state.svelte';
+	import CoilLabel from './CoilLabel.svelte';
 	import Counter from './counting/Counter.svelte';
+	import EndCard from './EndCard.svelte';
 	import GapReading from './GapReading.svelte';
 	import HandsBusyBar from './HandsBusyBar.svelte';
+	import LoopReading from './LoopReading.svelte';
 	import Notes from './Notes.svelte';
 	import RecordCard from './RecordCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import StepList from './StepList.svelte';
 	import ToolList from './ToolList.svelte';
 	import Trouble from './Trouble.svelte';
+	import TugResult from './TugResult.svelte';
 	import Ways from './Ways.svelte';
 	import { WindingState } from './winding.svelte';
 
@@ -37,17 +42,20 @@
 		/** The run that the server says this set-up is in. */
 		begun: Begun | undefined;
 		tempo: Tempo;
+		/** What is done with the set-up. */
+		doing: BenchJob;
 	}
-	let { setup, workout, records, begun, tempo }: Props = $props();
+	let { setup, workout, records, begun, tempo, doing }: Props = $props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
 	const job = $derived(jobOf(setup.form, workout, preferences.schools));
-	// The bench is made anew for another set-up.
+	const work = $derived(workOf(job, doing));
+	// The bench is made anew for another set-up, or another job.
 	// svelte-ignore state_referenced_locally
-	const run = browser ? new Run(setup.id, begun?.id) : undefined;
+	const run = browser ? new Run(setup.id, jobText(doing), begun?.id) : undefined;
 	// svelte-ignore state_referenced_locally
-	const bench = new BenchState(() => job, tempo, begun, run);
+	const bench = new BenchState(() => work, tempo, begun, run);
 	const step = $derived(bench.step);
 
 	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
@@ -114,6 +122,15 @@
 		if (event.detail > 0 && event.target instanceof Element) event.target.closest('button')?.blur();
 	}
 
+	/** What a coil is called when nobody says otherwise. */
+	const coilName = (part: string): string => {
+		const off = doing.kind === 'swap' || doing.kind === 'off' ? doing.off : [];
+		return `${off.find(({ id }) => id === part)?.label ?? ''}, off ${setup.form.spool.name || 'its spool'}`.slice(
+			0,
+			80
+		);
+	};
+
 	const next = (): void => void show(() => bench.finish());
 	const KEYS: Record<string, () => void> = {
 		' ': () => !bench.recording && next(),
@@ -140,7 +157,17 @@
 		});
 		await goto('/', { invalidateAll: true });
 	}
+	async function ended(written: boolean): Promise<void> {
+		await run?.end();
+		if (written) void notify('Written down.');
+		await goto('/care', { invalidateAll: true });
+	}
 
+	const DOING = {
+		swap: 'One line off, another on',
+		off: 'A line off, to be kept',
+		untwist: 'Getting twist out'
+	} as const;
 	const SYNC = { idle: '', waiting: 'Saving…', saved: 'Saved', away: 'Not saved yet, trying again' };
 	const sync = $derived(run?.sync ?? 'idle');
 	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
@@ -172,7 +199,10 @@
 			>
 			<span role="status" class={sync === 'away' ? 'text-warn' : ''} data-state={sync}>{SYNC[sync]}</span>
 		</p>
-		<StepList {bench} onshow={(at) => show(() => bench.go(at))} />
+		{#if doing.kind !== 'wind'}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
+				{DOING[doing.kind]}
+			</p>{/if}
+		<StepList {bench} {doing} onshow={(at) => show(() => bench.go(at))} />
 		<div class="max-lg:hidden">{@render links()}</div>
 	</div>
 
@@ -200,7 +230,7 @@
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
 				{#if step.kind === 'tools'}
 					<ToolList
-						tools={toolsOf(job)}
+						tools={work.tools}
 						here={bench.tools}
 						ontick={(tool, here) => void run?.add({ kind: 'tool', tool, here })}
 					/>
@@ -208,13 +238,30 @@
 					<Counter {run} {winding} {link} />
 				{:else if run && step.kind === 'gap'}
 					<GapReading {run} {workout} />
+				{:else if run && step.kind === 'tie'}
+					{#key step.id}
+						<CoilLabel {run} part={step.part!} usual={coilName(step.part!)} />
+					{/key}
+				{:else if run && step.kind === 'tug'}
+					<TugResult {run} />
+				{:else if run && step.kind === 'loop-test'}
+					<LoopReading {run} />
 				{/if}
 			</StepCard>
 			{#if run}<Notes {bench} {run} parts={workout.parts} />{/if}
 			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
+		{:else if doing.kind === 'off' || doing.kind === 'untwist'}
+			<EndCard
+				kind={doing.kind}
+				run={() => run?.id}
+				before={async () => void (await run?.flush())}
+				onended={ended}
+			/>
 		{:else}
 			<RecordCard
 				setupId={setup.id}
+				{job}
+				{doing}
 				plan={job.plan}
 				counted={{
 					turns: run?.state.turns.get(stopPart),

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { remedySign, type LogEntry } from '$lib/core';
+	import { formatNumber, loopTest, remedySign, type LogEntry } from '$lib/core';
 	import { ROLE_NAMES, type Part } from '$lib/schema/parts';
 	import { showSmall, showTurns } from '$lib/schema/units';
 	import Camera from '@lucide/svelte/icons/camera';
@@ -64,6 +64,12 @@
 				return `Remark: ${first.text}`;
 			case 'photo':
 				return `Photo on ${title(first.step)}`;
+			case 'coil':
+				return `On a coil: ${first.label}`;
+			case 'loop-test':
+				return `Loop test: ${formatNumber(Math.abs(loopTest(first.bightMm, first.spins).mean), 1)} turns a metre`;
+			case 'tug':
+				return `Tug test: ${first.result}`;
 			case 'undo':
 				return '';
 		}

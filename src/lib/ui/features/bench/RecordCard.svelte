@@ -1,16 +1,21 @@
 <script lang="ts">
-	import { withUnit, type JobSetup } from '$lib/core';
-	import type { RecordForm } from '$lib/schema/setup';
+	import { isUnder, withUnit, type JobSetup } from '$lib/core';
+	import type { BenchJob } from '$lib/schema/bench-job';
+	import type { RecordForm, TravelForm } from '$lib/schema/setup';
 	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
 	import type { WordedIssue } from '$lib/schema/words';
 	import { getLocalTimeZone, today } from '@internationalized/date';
+	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
 	import { send } from '../../state/api';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import TravelFields from './TravelFields.svelte';
 
 	interface Props {
 		setupId: string;
+		job: JobSetup;
+		doing: BenchJob;
 		plan: JobSetup['plan'];
 		/** What was counted and read on the way, to begin with. */
 		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
@@ -18,14 +23,14 @@
 		before: () => Promise<void>;
 		onrecorded: (record: string) => void;
 	}
-	let { setupId, plan, counted, before, onrecorded }: Props = $props();
+	let { setupId, job, doing, plan, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
 	const hands = useHandsBusy();
 	const unit = $derived(smallUnit(preferences.units));
 
 	// Only the beginning comes from the run; what is typed stays.
 	// svelte-ignore state_referenced_locally
-	let form = $state<RecordForm>({
+	let form = $state<Omit<RecordForm, 'travelled'>>({
 		woundOn: today(getLocalTimeZone()).toString(),
 		turns: counted.turns ? String(Math.round(counted.turns)) : '',
 		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
@@ -33,15 +38,26 @@
 		note: '',
 		who: hands.get('who')
 	});
+	/** Strands that were wound on now, each with how it came off what it was on: at the bench, from something that turned. */
+	// svelte-ignore state_referenced_locally
+	const winds = job.parts.filter(
+		({ id, role }) => !isUnder(role) && (doing.kind !== 'swap' || doing.on.some(({ part }) => part === id))
+	);
+	// svelte-ignore state_referenced_locally
+	const from = doing.kind === 'wind' ? 'line-spool' : 'maker-coil';
+	// svelte-ignore state_referenced_locally
+	let travels = $state<(TravelForm | undefined)[]>(
+		winds.map(({ id }) => ({ part: id, source: from, leaving: 'turning', seen: 'clockwise' }))
+	);
 	let issues = $state<readonly WordedIssue[]>([]);
 	let trouble = $state<string>();
 	let busy = $state(false);
 	/** A changed field is no longer what was complained about. */
-	function set(field: keyof RecordForm, value: string): void {
+	function set(field: keyof typeof form, value: string): void {
 		form[field] = value;
 		issues = issues.filter(({ path }) => path[0] !== field);
 	}
-	const error = (field: keyof RecordForm): string | undefined =>
+	const error = (field: keyof typeof form): string | undefined =>
 		issues.find(({ path }) => path[0] === field)?.message;
 
 	async function submit(event: SubmitEvent): Promise<void> {
@@ -50,7 +66,10 @@
 		busy = true;
 		await before();
 		hands.set('who', form.who);
-		const reply = await send<{ id: string }>('POST', `/api/setups/${setupId}/records`, $state.snapshot(form));
+		const reply = await send<{ id: string }>('POST', `/api/setups/${setupId}/records`, {
+			...$state.snapshot(form),
+			travelled: $state.snapshot(travels).filter((travel) => travel !== undefined)
+		});
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
 		trouble =
@@ -114,6 +133,16 @@
 			error={error('who')}
 			oninput={(value) => set('who', value)}
 		/>
+		{#each winds as { id, role }, i (id)}
+			<div class="sm:col-span-2">
+				<TravelFields
+					name={ROLE_NAMES[role]}
+					part={id}
+					travel={travels[i]}
+					onchange={(travel) => (travels[i] = travel)}
+				/>
+			</div>
+		{/each}
 		<div class="sm:col-span-2">
 			<label for="note" class="block text-[13px] text-soft">Note</label>
 			<textarea

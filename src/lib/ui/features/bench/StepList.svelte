@@ -1,9 +1,11 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
+	import type { BenchJob } from '$lib/schema/bench-job';
 	import type { BenchState } from './bench-state.svelte';
 
 	/** The whole job: what is done, what is in hand. */
-	let { bench, onshow }: { bench: BenchState; onshow: (at: number) => void } = $props();
+	let { bench, doing, onshow }: { bench: BenchState; doing: BenchJob; onshow: (at: number) => void } =
+		$props();
 </script>
 
 <ol class="mt-2 flex gap-1 max-lg:overflow-x-auto lg:block" aria-label="Steps of the job">
@@ -48,7 +50,9 @@
 			aria-current={bench.recording ? 'step' : undefined}
 			onclick={() => onshow(bench.steps.length)}
 		>
-			<span class={bench.recording ? 'marked' : ''}>Write down what came out</span>
+			<span class={bench.recording ? 'marked' : ''}
+				>{doing.kind === 'wind' || doing.kind === 'swap' ? 'Write down what came out' : 'Write it down'}</span
+			>
 		</button>
 	</li>
 </ol>

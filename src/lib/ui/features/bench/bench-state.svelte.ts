@@ -1,12 +1,5 @@
-import {
-	expectedSeconds,
-	jobSteps,
-	remediesAt,
-	type JobSetup,
-	type Step,
-	type Tempo,
-	type WayBack
-} from '$lib/core';
+import { expectedSeconds, remediesAt, type Step, type Tempo, type WayBack } from '$lib/core';
+import type { Work } from '$lib/schema/bench-job';
 import { SvelteSet } from 'svelte/reactivity';
 import type { Run } from '../../state/run.svelte';
 
@@ -19,28 +12,28 @@ export interface Begun {
 
 /** The job as it stands: its steps, which of them are done, which one is in hand. */
 export class BenchState {
-	readonly #job: () => JobSetup;
+	readonly #work: () => Work;
 	readonly #tempo: Tempo;
 	readonly #begun: Begun | undefined;
 	readonly run: Run | undefined;
 	at = $state(0);
 
-	readonly steps: readonly Step[] = $derived.by(() => jobSteps(this.#job()));
+	readonly steps: readonly Step[] = $derived.by(() => this.#work().steps);
 	readonly done: ReadonlySet<string> = $derived.by(() => this.#known('done'));
 	readonly tools: ReadonlySet<string> = $derived.by(() => this.#known('tools'));
 	readonly step: Step | undefined = $derived.by(() => this.steps[this.at]);
 	/** Past the last step: what came out is written down. */
 	readonly recording = $derived.by(() => this.at >= this.steps.length);
 	readonly remedies: readonly WayBack[] = $derived.by(() =>
-		remediesAt(this.steps, this.at, this.#job().stopPart)
+		remediesAt(this.steps, this.at, this.#work().stopPart)
 	);
 	/** Expected seconds of the steps that are open, at this person's own tempo. */
 	readonly secondsLeft = $derived.by(() =>
 		this.steps.filter(({ id }) => !this.done.has(id)).reduce((sum, step) => sum + this.seconds(step), 0)
 	);
 
-	constructor(job: () => JobSetup, tempo: Tempo, begun: Begun | undefined, run: Run | undefined) {
-		this.#job = job;
+	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run | undefined) {
+		this.#work = work;
 		this.#tempo = tempo;
 		this.#begun = begun;
 		this.run = run;

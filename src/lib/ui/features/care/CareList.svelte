@@ -70,6 +70,8 @@
 		'days-out': 'due: out often enough',
 		twist: 'due: too much twist',
 		failed: 'due: it did not pass',
+		'line-change': 'due: the line over it was changed',
+		wet: 'due: wet and dried often enough',
 		'not yet': ''
 	};
 	function dueText({ on, daysOutLeft, because, overdue }: Due): string {

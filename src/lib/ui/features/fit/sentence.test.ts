@@ -59,7 +59,16 @@ describe('a spool on the rack', () => {
 	it('without an answer yet says so and leads back to Fit', () => {
 		const form = newSetup();
 		expect(
-			rackEntry({ id: 's', form: form.spool, planned: { id: 'p', form, done: [] }, setupId: 'p' }, 'yd-mm')
+			rackEntry(
+				{
+					id: 's',
+					form: form.spool,
+					still: 0,
+					planned: { id: 'p', form, done: [], bench: { kind: 'wind' } },
+					setupId: 'p'
+				},
+				'yd-mm'
+			)
 		).toMatchObject({
 			name: 'Unnamed spool',
 			href: '/fit/p',
@@ -69,7 +78,13 @@ describe('a spool on the rack', () => {
 	it('planned is drawn faint, with the job that waits', () => {
 		const form = setup(TROUT);
 		const entry = rackEntry(
-			{ id: 's', form: form.spool, planned: { id: 'p', form, done: ['hand', 'cage'] }, setupId: 'p' },
+			{
+				id: 's',
+				form: form.spool,
+				still: 0,
+				planned: { id: 'p', form, done: ['hand', 'cage'], bench: { kind: 'wind' } },
+				setupId: 'p'
+			},
 			'm-mm'
 		);
 		expect(entry).toMatchObject({ drawing: { faint: true }, job: { href: '/bench/p', done: 2, total: 14 } });

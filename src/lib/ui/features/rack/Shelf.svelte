@@ -58,7 +58,14 @@
 					data-due-on-rack>{due[entry.id] === 1 ? '1 thing is due' : `${due[entry.id]} things are due`}</a
 				>
 			{/if}
-			<div class="mt-1.5 flex items-center gap-2 pr-3">
+			<div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1 pr-3">
+				{#if entry.swaps}
+					<a
+						href="/swap?spool={entry.id}"
+						class="figure text-[14px] underline underline-offset-4"
+						aria-label="Swap what is on {entry.name}">Swap</a
+					>
+				{/if}
 				{#if entry.job}
 					<a
 						href={entry.job.href}
@@ -67,7 +74,9 @@
 						{#if entry.job.done === entry.job.total}
 							<span class="px-0.5 marked">Write down what came out</span>
 						{:else if entry.job.done > 0}
-							<span class="px-0.5 marked">Carry on</span>, {entry.job.done} of {entry.job.total} done
+							<span class="px-0.5 marked">Carry on</span>{#if Number.isFinite(entry.job.total)}, {entry.job
+									.done} of
+								{entry.job.total} done{/if}
 						{:else}
 							To the bench
 						{/if}

@@ -1,4 +1,5 @@
-import { jobSteps, type Spool } from '$lib/core';
+import type { Spool } from '$lib/core';
+import { workOf, type BenchJob } from '$lib/schema/bench-job';
 import type { WindRecord } from '$lib/schema/record';
 import type { SetupForm, SpoolForm } from '$lib/schema/setup';
 import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
@@ -13,7 +14,15 @@ export interface RackData {
 	readonly id: string;
 	readonly form: SpoolForm;
 	readonly wound?: WindRecord;
-	readonly planned?: { readonly id: string; readonly form: SetupForm; readonly done: readonly string[] };
+	/** How many components of that winding still lie there. */
+	readonly still: number;
+	readonly planned?: {
+		readonly id: string;
+		readonly form: SetupForm;
+		readonly done: readonly string[];
+		readonly bench: BenchJob;
+	};
+	readonly other?: { readonly setupId: string; readonly job: string; readonly done: readonly string[] };
 	readonly setupId?: string;
 }
 
@@ -35,25 +44,45 @@ export interface RackEntry {
 	/** When it was wound, ISO date. */
 	readonly woundOn?: string;
 	/** A job begun or waiting. */
-	readonly job?: { readonly href: string; readonly done: number; readonly total: number };
+	readonly job?: {
+		readonly href: string;
+		readonly done: number;
+		readonly total: number;
+		/** A plan that nobody wound yet, to be dropped. */
+		readonly planId?: string;
+	};
+	/** Something that was wound: it can be swapped. */
+	readonly swaps: boolean;
 }
 
 function woundEntry(
 	record: WindRecord,
+	still: number,
 	units: UnitSystem
 ): Pick<RackEntry, 'drawing' | 'facts' | 'strands' | 'woundOn'> {
 	const wound = asWound(record.form, record);
 	if (!wound) return { facts: [], woundOn: record.woundOn };
 	const gapMm = wound.spool.gapFromRadiusMm - wound.surfacesMm.at(-1)!;
+	const all = still === wound.workout.parts.length;
 	return {
 		woundOn: record.woundOn,
-		strands: strandsOf(wound.workout),
-		drawing: { spool: wound.spool, layers: woundLayers(wound, record.turns), faint: false },
-		facts: facts(wound.workout, record.backingMm, record.backingMeasured, units).concat(
-			record.gapMm === null
-				? `gap ${showSmall(gapMm, units)} planned`
-				: `gap ${showSmall(record.gapMm, units)}`
-		)
+		strands: strandsOf(wound.workout).slice(0, still),
+		drawing: {
+			spool: wound.spool,
+			layers: woundLayers(wound, record.turns).slice(0, still),
+			faint: false
+		},
+		facts: facts(wound.workout, record.backingMm, record.backingMeasured, units)
+			.slice(wound.workout.parts.length - still)
+			.concat(
+				!all
+					? still === 0
+						? 'nothing on it'
+						: 'the rest is off'
+					: record.gapMm === null
+						? `gap ${showSmall(gapMm, units)} planned`
+						: `gap ${showSmall(record.gapMm, units)}`
+			)
 	};
 }
 
@@ -84,31 +113,44 @@ function plannedEntry(form: SetupForm, units: UnitSystem): Pick<RackEntry, 'draw
 }
 
 function jobEntry(
-	planned: NonNullable<RackData['planned']>,
+	{ wound, planned, other, form }: RackData,
 	units: UnitSystem
 ): RackEntry['job'] | undefined {
-	const worked = workOut(planned.form, units);
+	if (other)
+		return {
+			href: `/bench/${other.setupId}?job=${encodeURIComponent(other.job)}`,
+			done: other.done.length,
+			total: Infinity
+		};
+	if (!planned) return undefined;
+	const worked = workOut({ spool: form, fill: planned.form.fill }, units);
 	if (!worked.ok) return undefined;
-	const steps = jobSteps(jobOf(planned.form, worked.value));
+	const { steps } = workOf(jobOf(planned.form, worked.value), planned.bench);
 	const done = steps.filter(({ id }) => planned.done.includes(id)).length;
-	return { href: `/bench/${planned.id}`, done, total: steps.length };
+	return {
+		href: `/bench/${planned.id}`,
+		done,
+		total: steps.length,
+		...(wound && wound.setupId !== planned.id && { planId: planned.id })
+	};
 }
 
 /** What is on the spool now if it was wound, else what is planned for it. */
 export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
-	const { id, form, wound, planned, setupId } = data;
+	const { id, form, wound, still, planned, setupId } = data;
 	const shown = wound
-		? woundEntry(wound, units)
+		? woundEntry(wound, still, units)
 		: planned
 			? plannedEntry(planned.form, units)
 			: { facts: [] };
-	const job = planned && jobEntry(planned, units);
+	const job = jobEntry(data, units);
 	return {
 		id,
 		name: form.name || 'Unnamed spool',
 		hand: form.hand,
 		href: setupId === undefined ? `/fit/new?spool=${id}` : `/fit/${setupId}`,
 		...shown,
+		swaps: wound !== undefined && still > 0,
 		...(job && { job })
 	};
 }

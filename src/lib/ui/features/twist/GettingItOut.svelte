@@ -4,6 +4,7 @@
 	import { showLong } from '$lib/schema/units';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import NumberField from '../../primitives/NumberField.svelte';
 	import LengthInput from './LengthInput.svelte';
 
 	/** Getting twist out of this line, in this place. */
@@ -37,21 +38,13 @@
 				leastMm={0}
 				onchange={(laneMm) => onchange({ laneMm })}
 			/>
-			<label class="block">
-				<span class="block text-[13px] text-soft">Weakest part that is pulled, lb</span>
-				<input
-					type="number"
-					min="1"
-					max="200"
-					value={question.weakestLb}
-					class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px] font-medium"
-					onchange={({ currentTarget }) => {
-						if (currentTarget.valueAsNumber >= 1 && currentTarget.valueAsNumber <= 200)
-							onchange({ weakestLb: currentTarget.valueAsNumber });
-						else currentTarget.value = String(question.weakestLb);
-					}}
-				/>
-			</label>
+			<NumberField
+				label="Weakest part that is pulled, lb"
+				value={question.weakestLb}
+				min={1}
+				max={200}
+				onchange={(weakestLb) => onchange({ weakestLb: weakestLb ?? question.weakestLb })}
+			/>
 			<fieldset>
 				<legend class="text-[13px] text-soft">There is also</legend>
 				{#each HAS as [thing, label] (thing)}

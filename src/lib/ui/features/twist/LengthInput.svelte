@@ -9,19 +9,19 @@
 		label: string;
 		valueMm: number;
 		leastMm: number;
+		mostMm?: number;
 		onchange: (mm: number) => void;
 	}
-	let { label, valueMm, leastMm, onchange }: Props = $props();
+	let { label, valueMm, leastMm, mostMm = 1_000_000, onchange }: Props = $props();
 	const preferences = usePreferences();
 	const unit = $derived(longUnit(preferences.units));
-	const MOST_MM = 1_000_000;
 	/** What is being typed; none once it is taken over. */
 	let typed = $state<string>();
 	const shown = $derived(typed ?? formatLength(valueMm, unit, Number.isInteger(valueMm / 914.4) ? 0 : 1));
 
 	function readMm(text: string): number | undefined {
 		const read = parseLength(text, unit);
-		return read.ok && read.value >= leastMm && read.value <= MOST_MM ? read.value : undefined;
+		return read.ok && read.value >= leastMm && read.value <= mostMm ? read.value : undefined;
 	}
 </script>
 
@@ -29,7 +29,7 @@
 	{label}
 	value={shown}
 	error={typed !== undefined && readMm(typed) === undefined
-		? `Give a length, like ${formatLength(27_432, unit, 0)}.`
+		? `Give a length, like ${formatLength(Math.min(27_432, mostMm / 10), unit, 0)}.`
 		: undefined}
 	oninput={(text) => {
 		typed = text;

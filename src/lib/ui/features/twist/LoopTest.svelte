@@ -1,13 +1,11 @@
 <script lang="ts">
 	import { formatNumber, loopTest, rangeOf, twistVerdict } from '$lib/core';
-	import Segmented from '../../primitives/Segmented.svelte';
-	import LengthInput from './LengthInput.svelte';
+	import LoopCount from './LoopCount.svelte';
 
 	/** How twisted is it now: a bight held up, and how far it spins. */
 	let bightMm = $state(1500);
 	let spins = $state(2);
-	let hand = $state<'right' | 'left'>('right');
-	const measured = $derived(loopTest(bightMm, hand === 'right' ? spins : -spins));
+	const measured = $derived(loopTest(bightMm, spins));
 	const range = $derived(rangeOf(measured));
 	const SAYS = {
 		none: 'Nothing to do.',
@@ -21,37 +19,7 @@
 	<h2 id="loop-test" class="text-[19px] font-semibold">How twisted is it now?</h2>
 	<div class="mt-2 grid gap-x-10 gap-y-4 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<div class="space-y-3">
-			<LengthInput
-				label="Line in the bight, both legs"
-				valueMm={bightMm}
-				leastMm={200}
-				onchange={(mm) => (bightMm = mm)}
-			/>
-			<label class="block">
-				<span class="block text-[13px] text-soft">Times it spins round</span>
-				<input
-					type="number"
-					min="0"
-					max="50"
-					step="0.5"
-					value={spins}
-					class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px] font-medium"
-					oninput={({ currentTarget }) => {
-						if (currentTarget.valueAsNumber >= 0 && currentTarget.valueAsNumber <= 50)
-							spins = currentTarget.valueAsNumber;
-					}}
-				/>
-			</label>
-			<Segmented
-				label="The legs wind like a screw that is"
-				options={[
-					{ value: 'right', label: 'right-handed \\' },
-					{ value: 'left', label: 'left-handed /' }
-				]}
-				value={hand}
-				onchange={(value) => (hand = value)}
-				shown
-			/>
+			<LoopCount {bightMm} {spins} onchange={(read) => ({ bightMm, spins } = read)} />
 		</div>
 		<div aria-live="polite">
 			<p class="figure leading-none">

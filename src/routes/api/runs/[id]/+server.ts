@@ -7,7 +7,7 @@ import type { RequestHandler } from './$types';
 export const PUT: RequestHandler = async ({ request, params }) => {
 	const body = await readBody(request, StartRun);
 	if (!body.ok) return body.response;
-	return (await startRun(params.id, body.value.setupId))
+	return (await startRun(params.id, body.value.setupId, body.value.job))
 		? new Response(null, { status: 204 })
 		: notFound('set-up');
 };

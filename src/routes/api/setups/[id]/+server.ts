@@ -1,6 +1,6 @@
 import { SaveSetup } from '$lib/schema/setup';
 import { notFound, readBody } from '$lib/server/http';
-import { saveSetup } from '$lib/server/services';
+import { dropSetup, saveSetup } from '$lib/server/services';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
@@ -12,3 +12,9 @@ export const PUT: RequestHandler = async ({ request, params, locals }) => {
 	if (saved.kind === 'stale') return json({ current: saved.current }, { status: 409 });
 	return json({ version: saved.version });
 };
+
+/** Drops a plan that nobody wound. Nothing of it is lost. */
+export const DELETE: RequestHandler = async ({ params }) =>
+	(await dropSetup(params.id, true))
+		? new Response(null, { status: 204 })
+		: notFound('plan that was not wound');

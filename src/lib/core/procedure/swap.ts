@@ -1,0 +1,200 @@
+import { ROLE_NAMES, type Role } from '../fit/stack';
+import { gapStep, labelStep, lastLookStep, leaderStep } from './finish';
+import { isUnder, type JobPart, type JobSetup } from './job';
+import { tyingOf } from './joints';
+import { step, type Step } from './step';
+import { PREPARING_SECONDS, windingSeconds } from './times';
+import { tool, type Tool } from './tools';
+import { partSteps } from './winding';
+
+/** A part that comes off, as it lies now. */
+export interface OffPart {
+	readonly id: string;
+	readonly role: Role;
+	readonly label: string;
+	readonly lengthMm: number;
+	readonly turns: number;
+	/** It stays on another reel: it is wound from reel to reel, and needs neither ties nor a label of its own. */
+	readonly toReel?: string;
+}
+
+/** Where a part comes from that goes on. */
+export interface OnSource {
+	readonly part: string;
+	readonly from: 'coil' | 'reel' | 'new';
+	/** What is written on the coil, or the name of the reel. */
+	readonly where: string;
+}
+
+/** What a spool changes from, and to; what lies below stays. */
+export interface SwapPlan {
+	/** The outermost first. */
+	readonly off: readonly OffPart[];
+	/** From the inside outward; each is a part of the set-up that is wound. */
+	readonly on: readonly OnSource[];
+	/** What stays outermost under them. */
+	readonly over: Role | undefined;
+}
+
+const SECONDS = { leaderOff: 60, off: 60, tie: 180, tug: 120, hub: 120 } as const;
+
+function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
+	return step(
+		'off',
+		{
+			title: `Take the ${ROLE_NAMES[part.role]} off`,
+			instructions: [
+				...(outermost
+					? [['Take the leader off, and straighten the front loop. No fly anywhere near moving line.']]
+					: []),
+				['Slack the drag right off, so that the reel gives line without a pull.'],
+				[
+					'A storage spool on an axle, or held so that it turns: the front end on first, then wind. The reel gives line, the storage spool takes it; neither stands still.'
+				],
+				[
+					'The rear end comes last, and lies outermost. Push the loops together until they open, and part them; a nail knot is cut.'
+				]
+			],
+			right: ['It lies flat on the storage spool without curling, its rear end outermost.'],
+			wrong: ['It came off over the side of something that stood still, or springs up in loops.'],
+			then: ['Let it run off again, lay it straight, and wind it on with both turning.'],
+			cautions: ['no-fly'],
+			figure: {
+				label: 'To take off',
+				value: { longMm: part.lengthMm },
+				beside: ['about ', { turns: part.turns }, ' turns']
+			},
+			seconds: SECONDS.off + windingSeconds(setup, part.turns) + (outermost ? SECONDS.leaderOff : 0)
+		},
+		part.id
+	);
+}
+
+const tieStep = (part: OffPart): Step =>
+	step(
+		'tie',
+		{
+			title: `Tie and label the ${ROLE_NAMES[part.role]}`,
+			instructions: [
+				[
+					'Tie it in two to four places, evenly round, loose enough not to dent it. Pipe cleaners or soft twine; no bare wire.'
+				],
+				['Say what is written on it: what it is, which end comes first, when. Wendle prints it to size.']
+			],
+			right: ['Held by one tie it keeps its shape, and anyone can say what it is.'],
+			wrong: ['One tie only: it opens in the drawer and tangles.'],
+			then: ['Tie it again before it is put down.'],
+			cautions: [],
+			seconds: SECONDS.tie
+		},
+		part.id
+	);
+
+const tugStep = (): Step =>
+	step('tug', {
+		title: 'Tug-test the backing',
+		instructions: [
+			['Pull a few yards off, wrap them round a gloved hand or a smooth post, and pull hard, several times.'],
+			['Look at it too: stiff, faded, fluffy or smelling of rot is wet and dry cycles at work.']
+		],
+		right: ['It does not give, and looks as it did.'],
+		wrong: ['It parts, or looks tired.'],
+		then: ['Strip as far back as it is bad and test again; where it is bad throughout, it comes off.'],
+		cautions: ['thin-braid'],
+		seconds: SECONDS.tug
+	});
+
+function hubStep({ from, where }: OnSource, part: JobPart): Step {
+	const name = ROLE_NAMES[part.role];
+	const reel = from === 'reel';
+	return step(
+		'hub',
+		{
+			title: reel ? `Set ${where} so that it gives line` : `Put the ${name}'s coil on a hub that turns`,
+			instructions: reel
+				? [
+						[
+							`${part.label} comes straight from ${where}: that reel on a second butt or a clamp, drag slack.`
+						],
+						[
+							'Take its leader off, and wind it on to a storage spool first: its rear end has to come first here.'
+						]
+					]
+				: [
+						[`${part.label}${where === '' ? '' : `: ${where}`}.`],
+						[
+							'Coil over the hub, then the ties off, one after the other, from the inside. The hub turns on an axle.'
+						]
+					],
+			right: ['Pull a yard: it turns, and the line hangs without curling.'],
+			wrong: ['Coils slip over the side, or the whole coil lifts off the hub.'],
+			then: ['Ties back on, a hub that fits better, and again.'],
+			cautions: [],
+			seconds: SECONDS.hub
+		},
+		part.id
+	);
+}
+
+/** What is taken off: off, tied, labelled; and the backing tested where it lies bare. */
+const offSteps = (setup: JobSetup, { off, over }: SwapPlan): Step[] => [
+	...off.flatMap((part, i) => [offStep(setup, part, i === 0), tieStep(part)]),
+	...(over === 'backing' ? [tugStep()] : [])
+];
+
+const laidOut = (): Step =>
+	step('tools', {
+		title: 'Lay everything out',
+		instructions: [
+			['Tick what is there. Where something is missing, what can stand in for it is beside it.']
+		],
+		right: ['Everything on the list is within reach, and the table is clear.'],
+		wrong: ['Something has to be fetched with a line half off.'],
+		then: ['Fetch it now, or take the stand-in.'],
+		cautions: [],
+		seconds: PREPARING_SECONDS.tools / 2
+	});
+
+/**
+ * The steps of a swap: what lies outermost comes off, something else goes on in its place, what lies under it stays. With
+ * nothing to go on it ends when what came off is put away. Content is common practice.
+ */
+export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
+	const on = plan.on.flatMap((source) => {
+		const at = setup.parts.findIndex(({ id }) => id === source.part);
+		const part = setup.parts[at];
+		return part ? [hubStep(source, part), ...partSteps(setup, part, setup.parts[at - 1])] : [];
+	});
+	return [
+		laidOut(),
+		...offSteps(setup, plan),
+		...on,
+		...(on.length > 0 ? [gapStep(setup), leaderStep(setup), lastLookStep(setup), labelStep()] : [])
+	];
+}
+
+/** What a swap takes. */
+export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] {
+	const parts = on.flatMap(({ part, where }) => {
+		const at = setup.parts.findIndex(({ id }) => id === part);
+		return at < 0 ? [] : [{ part: setup.parts[at]!, under: setup.parts[at - 1], where }];
+	});
+	const keys = [
+		...(off.length > 0 ? (['storage', 'ties', 'label'] as const) : []),
+		...(parts.length > 0 ? (['hub'] as const) : []),
+		'axle' as const,
+		...parts.flatMap(({ part, under }) => (under ? tyingOf(setup, part, under).tools : [])),
+		...(over === 'backing' || parts.some(({ part }) => isUnder(part.role)) ? (['glove'] as const) : []),
+		...(parts.length > 0 ? (['rule', 'cloth'] as const) : []),
+		'nippers' as const
+	];
+	return [
+		{ key: 'reel', name: ['The reel, its drag slack'], purpose: 'the leader off' },
+		...parts.map(({ part, where }): Tool => ({
+			key: `part:${part.id}`,
+			name: [`${part.label}, `, { longMm: part.lengthMm }],
+			purpose: where === '' ? 'its ties still on' : where
+		})),
+		...[...new Set(keys)].map(tool)
+	];
+}

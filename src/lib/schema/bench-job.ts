@@ -1,0 +1,119 @@
+import {
+	jobSteps,
+	stretchAndWalk,
+	swapSteps,
+	swapTools,
+	toolsOf,
+	untwistSteps,
+	untwistTools,
+	type JobSetup,
+	type LetOutWay,
+	type OffPart,
+	type OnSource,
+	type Step,
+	type SwapPlan,
+	type Tool,
+	type UntwistPlan
+} from '$lib/core';
+
+/** What is done with a set-up at the bench. */
+export type BenchJob =
+	| { readonly kind: 'wind' }
+	| { readonly kind: 'swap'; readonly off: readonly OffPart[]; readonly on: readonly OnSource[] }
+	/** Something comes off and nothing goes on; so many components stay. */
+	| { readonly kind: 'off'; readonly keep: number; readonly off: readonly OffPart[] }
+	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number };
+
+/** What was asked for, before it is known what lies on the spool. */
+export type AskedJob =
+	| { readonly kind: 'wind' | 'swap' }
+	| { readonly kind: 'off'; readonly keep: number }
+	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number };
+
+/** A job as it stands in an address, and as its run is kept. */
+export function jobText(job: AskedJob | BenchJob): string {
+	switch (job.kind) {
+		case 'off':
+			return `off.${job.keep}`;
+		case 'untwist':
+			return `untwist.${job.part}.${Math.round(job.laneMm)}`;
+		default:
+			return job.kind;
+	}
+}
+
+/** Undefined for what is no job. */
+export function readJob(text: string | null): AskedJob | undefined {
+	if (text === 'wind' || text === 'swap') return { kind: text };
+	const off = /^off\.(\d{1,2})$/.exec(text ?? '');
+	if (off) return { kind: 'off', keep: Number(off[1]) };
+	const untwist = /^untwist\.(.{1,40})\.(\d{1,7})$/.exec(text ?? '');
+	return untwist ? { kind: 'untwist', part: untwist[1]!, laneMm: Number(untwist[2]) } : undefined;
+}
+
+/** What a job at the bench consists of. */
+export interface Work {
+	readonly steps: readonly Step[];
+	readonly tools: readonly Tool[];
+	/** The part that is wound to a depth, where this job winds it. */
+	readonly stopPart?: string;
+	/** Ends with a record of what was wound; otherwise with what was done. */
+	readonly winds: boolean;
+}
+
+/** What a fly line's core stands, lb: the weakest part where the backing is stronger. Common practice: about 20. */
+const CORE_LB = 20;
+
+/** How a part is stretched and walked in a lane. */
+export function wayOutOf(job: JobSetup, partId: string, laneMm: number): LetOutWay | undefined {
+	const part = job.parts.find(({ id }) => id === partId);
+	if (!part) return undefined;
+	const backing = job.parts.find(({ role }) => role === 'backing')?.strengthLb ?? CORE_LB;
+	return stretchAndWalk({
+		lengthMm: part.lengthMm,
+		laneMm,
+		has: [],
+		weakestLb: Math.min(backing, CORE_LB),
+		turns: 0
+	});
+}
+
+function untwistPlan(job: JobSetup, partId: string, laneMm: number): UntwistPlan | undefined {
+	const at = job.parts.findIndex(({ id }) => id === partId);
+	const part = job.parts[at];
+	const way = wayOutOf(job, partId, laneMm);
+	return part && way && { part, under: job.parts[at - 1], way };
+}
+
+const swapPlan = (job: JobSetup, off: readonly OffPart[], on: readonly OnSource[]): SwapPlan => {
+	const first = job.parts.findIndex(({ id }) => id === on[0]?.part);
+	const over = first > 0 ? job.parts[first - 1] : job.parts[job.parts.length - off.length - 1];
+	return { off, on, over: over?.role };
+};
+
+/** The steps and tools of a job with a set-up. */
+export function workOf(job: JobSetup, bench: BenchJob): Work {
+	switch (bench.kind) {
+		case 'untwist': {
+			const plan = untwistPlan(job, bench.part, bench.laneMm);
+			if (!plan) return { steps: [], tools: [], winds: false };
+			return { steps: untwistSteps(job, plan), tools: untwistTools(job, plan), winds: false };
+		}
+		case 'off':
+		case 'swap': {
+			const plan = swapPlan(job, bench.off, bench.kind === 'swap' ? bench.on : []);
+			return {
+				steps: swapSteps(job, plan),
+				tools: swapTools(job, plan),
+				winds: bench.kind === 'swap'
+			};
+		}
+		case 'wind':
+			return {
+				steps: jobSteps(job),
+				tools: toolsOf(job),
+				...(job.stopPart !== undefined && { stopPart: job.stopPart }),
+				winds: true
+			};
+	}
+}

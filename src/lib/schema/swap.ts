@@ -1,0 +1,135 @@
+import {
+	fail,
+	isKnown,
+	ok,
+	radiusAtVolume,
+	spaceMm3,
+	volumeToRadius,
+	type OffPart,
+	type OnSource,
+	type Result,
+	type Role
+} from '$lib/core';
+import { Reader } from './fields';
+import { keptIdOf } from './kept';
+import { readParts } from './parts';
+import type { WindRecord } from './record';
+import type { ComponentForm, SetupForm } from './setup';
+import type { UnitSystem } from './units';
+import { asWound } from './wound';
+
+/** What lies on a spool now: its newest winding, and how many of its components are still there. */
+export interface SpoolNow {
+	readonly record: WindRecord;
+	readonly still: number;
+}
+
+/** Something that goes on. */
+export type Goes = Omit<ComponentForm, 'solve'>;
+
+/** A spool with something else on it, as a set-up; and the gap that leaves. */
+export interface Swapped {
+	readonly form: SetupForm;
+	readonly gapMm: number;
+	/** Nothing stands above rim or frame. */
+	readonly fits: boolean;
+}
+
+/** Something that could go on. */
+export interface Candidate {
+	readonly keptId: string;
+	readonly label: string;
+	readonly where: string;
+	readonly from: OnSource['from'];
+	readonly component: ComponentForm;
+}
+
+/** What lies on a spool now, and what could go on it. */
+export interface SwapChoice {
+	readonly spool: { readonly id: string; readonly name: string };
+	readonly now: SpoolNow;
+	readonly candidates: readonly Candidate[];
+}
+
+const LEADERLESS: readonly Role[] = ['leader'];
+/** What can be taken off one by one: strands, not the leader, which comes off first of all. */
+export const isStrand = ({ role }: Pick<ComponentForm, 'role'>): boolean => !LEADERLESS.includes(role);
+
+/** An id that is not taken. */
+function freeId(id: string, taken: readonly string[]): string {
+	let free = id;
+	for (let n = 2; taken.includes(free); n++) free = `${id.slice(0, 36)}-${n}`;
+	return free;
+}
+
+/** A gap to a hundredth: closer than anyone reads it, and near enough that the backing comes out as it lies. */
+const gapText = (gapMm: number): string => `${gapMm.toFixed(2)} mm`;
+
+/**
+ * The set-up that a swap leads to: `keep` components stay as they were wound, these go on over them. The gap is what is
+ * left, so that solving for the backing gives back what lies there. Issues when something that goes on makes no sense.
+ */
+export function swapped(
+	{ record, still }: SpoolNow,
+	keep: number,
+	goesOn: readonly Goes[],
+	units: UnitSystem
+): Result<Swapped> {
+	const wound = asWound(record.form, record);
+	if (!wound || keep < 1 || keep > still) return fail({ code: 'missing_value' }, ['keep']);
+	const { fill } = record.form;
+	const { spool, workout } = wound;
+	const stays = fill.stack.slice(0, keep).map((component, i): ComponentForm => ({
+		...component,
+		kept: keptIdOf(record.setupId, component),
+		solve: i === workout.stopIndex
+	}));
+	const taken = stays.map(({ id }) => id);
+	const on = goesOn.map((component): ComponentForm => {
+		const id = freeId(component.id, taken);
+		taken.push(id);
+		return { ...component, id, solve: false };
+	});
+	const reader = new Reader();
+	const parts = readParts({ ...fill, stack: [...stays, ...on] }, units, reader).slice(keep);
+	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
+	const goingMm3 = parts.reduce(
+		(sum, { component }) => sum + (isKnown(component) ? spaceMm3(component) : 0),
+		0
+	);
+	const surfaceMm = radiusAtVolume(spool, volumeToRadius(spool, wound.surfacesMm[keep - 1]!) + goingMm3);
+	const gapMm = spool.gapFromRadiusMm - surfaceMm;
+	return ok({
+		form: {
+			spool: record.form.spool,
+			fill: {
+				...fill,
+				stack: [...stays, ...on],
+				swaps: [],
+				gap: gapText(gapMm),
+				halfFit: '',
+				reverseTurns: ''
+			}
+		},
+		gapMm,
+		fits: gapMm >= Math.max(0, spool.gapFromRadiusMm - spool.rimRadiusMm)
+	});
+}
+
+/** What comes off when `keep` components stay, the outermost first. */
+export function offParts({ record, still }: SpoolNow, keep: number): OffPart[] {
+	const wound = asWound(record.form, record);
+	if (!wound) return [];
+	const { parts, fit } = wound.workout;
+	return parts
+		.slice(keep, still)
+		.map(({ id, role, label }, i): OffPart => ({
+			id,
+			role,
+			label,
+			lengthMm: fit.layers[keep + i]!.lengthMm,
+			turns: fit.layers[keep + i]!.turns
+		}))
+		.filter(isStrand)
+		.reverse();
+}

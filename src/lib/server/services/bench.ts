@@ -1,0 +1,162 @@
+import { NO_TURNS, runState, type CareEvent, type OnSource, type RunState } from '$lib/core';
+import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
+import { jobOf } from '$lib/schema/job';
+import { keptIdOf, stillOn } from '$lib/schema/kept';
+import { isStrand, offParts, type SpoolNow } from '$lib/schema/swap';
+import { DEFAULT_UNITS } from '$lib/schema/units';
+import { workOut } from '$lib/schema/workout';
+import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
+import { insertCareEvents } from '../repositories/care';
+import { listRecords } from '../repositories/records';
+import { eventsAfter, findRun, markEnded } from '../repositories/runs';
+import { findSpool } from '../repositories/spools';
+import { keptNow, spoolOfKept, type KeptNow } from './care';
+import { currentRun } from './runs';
+import { loadSetup, type SavedSetup } from './saved';
+
+/** What lies on a spool, by its newest winding and what came off since; undefined where nothing was ever wound. */
+export async function spoolNow(db: Knex, spoolId: string, now: KeptNow): Promise<SpoolNow | undefined> {
+	const record = (await listRecords(db)).findLast((one) => one.spoolId === spoolId);
+	return record && { record, still: stillOn(record, spoolOfKept(now)) };
+}
+
+/** Where a strand is, for taking it from there. Undefined for what is retired, or lies under something on its reel. */
+export async function sourceOf(
+	db: Knex,
+	now: KeptNow,
+	keptId: string
+): Promise<Pick<OnSource, 'from' | 'where'> | undefined> {
+	const at = now.states.get(keptId)?.whereabouts;
+	if (at?.on === 'coil') return { from: 'coil', where: at.label };
+	if (at?.on !== 'spool') return undefined;
+	const there = await spoolNow(db, at.spoolId, now);
+	const spool = await findSpool(db, at.spoolId);
+	if (!there || !spool) return undefined;
+	const stack = there.record.form.fill.stack.slice(0, there.still).filter(isStrand);
+	const top = stack.at(-1);
+	return top && keptIdOf(there.record.setupId, top) === keptId
+		? { from: 'reel', where: spool.form.name || 'another reel' }
+		: undefined;
+}
+
+/** What the bench does with a set-up: what was asked for, or what leads from what lies on its spool to it. */
+export async function benchJob(db: Knex, setupId: string, asked: AskedJob | undefined): Promise<BenchJob> {
+	const begun = asked ?? { kind: (await currentRun(db, setupId))?.job };
+	if (begun.kind === 'wind') return { kind: 'wind' };
+	if (asked?.kind === 'untwist') return asked;
+	const setup = await loadSetup(db, setupId);
+	const kept = await keptNow(db);
+	const now = setup && (await spoolNow(db, setup.spoolId, kept));
+	if (!setup || !now) return { kind: 'wind' };
+	if (asked?.kind === 'off') return { ...asked, off: offParts(now, asked.keep) };
+	const lies = now.record.form.fill.stack
+		.slice(0, now.still)
+		.filter(isStrand)
+		.map((component) => keptIdOf(now.record.setupId, component));
+	const wanted = setup.form.fill.stack.filter(isStrand);
+	let keep = 0;
+	while (keep < lies.length && keep < wanted.length && keptIdOf(setupId, wanted[keep]!) === lies[keep])
+		keep++;
+	// Nothing stays, or nothing changes: it is wound from the arbor.
+	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };
+	const on: OnSource[] = [];
+	for (const component of wanted.slice(keep)) {
+		const source = await sourceOf(db, kept, keptIdOf(setupId, component));
+		on.push({ part: component.id, ...(source ?? { from: 'new', where: '' }) });
+	}
+	return { kind: 'swap', off: offParts(now, keep), on };
+}
+
+/** A coil as it is called when nobody wrote anything on it. */
+const usualCoil = (now: SpoolNow): string => `off ${now.record.form.spool.name || 'its spool'}`;
+
+type Stamped<E> = E extends CareEvent ? Omit<E, 'id' | 'day' | 'at'> : never;
+const stamped = (day: string, event: Stamped<CareEvent>): CareEvent =>
+	({ id: randomUUID(), day, at: Date.now(), ...event }) as CareEvent;
+
+/** What a run says of what came off and was tested: coils with what is written on them, the tug test of the backing. */
+export function benchEvents(
+	now: SpoolNow,
+	off: readonly { id: string }[],
+	{ coils, tug }: RunState,
+	day: string,
+	everyCoil: boolean
+): { keptId: string; event: CareEvent }[] {
+	const { stack } = now.record.form.fill;
+	const idOf = (part: string): string | undefined => {
+		const component = stack.find(({ id }) => id === part);
+		return component && keptIdOf(now.record.setupId, component);
+	};
+	const backing = stack.find(({ role }) => role === 'backing');
+	const under = backing && keptIdOf(now.record.setupId, backing);
+	return [
+		...off.flatMap(({ id }) => {
+			const [keptId, label] = [idOf(id), coils.get(id) ?? (everyCoil ? usualCoil(now) : undefined)];
+			return keptId === undefined || label === undefined
+				? []
+				: [{ keptId, event: stamped(day, { kind: 'moved', to: { on: 'coil', label }, turns: NO_TURNS }) }];
+		}),
+		...(under !== undefined && everyCoil && off.length > 0
+			? [{ keptId: under, event: stamped(day, { kind: 'line-changed' }) }]
+			: []),
+		...(under !== undefined && tug !== undefined
+			? [{ keptId: under, event: stamped(day, { kind: 'tug-test', result: tug }) }]
+			: [])
+	];
+}
+
+/** Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. */
+export async function endJob(db: Knex, runId: string, day: string, leave: boolean): Promise<boolean> {
+	const run = await findRun(db, runId);
+	const asked = readJob(run?.job ?? null);
+	const setup = run && (await loadSetup(db, run.setupId));
+	if (!run || !asked || !setup) return false;
+	if (!leave && run.endedAt === null) {
+		const state = runState((await eventsAfter(db, runId, 0)).events);
+		const now = await spoolNow(db, setup.spoolId, await keptNow(db));
+		const events: { keptId: string; event: CareEvent }[] = [];
+		if (asked.kind === 'off' && now)
+			events.push(...benchEvents(now, offParts(now, asked.keep), state, day, true));
+		if (asked.kind === 'untwist') events.push(...untwistEvents(setup, asked, state, day));
+		await insertCareEvents(db, events);
+	}
+	await markEnded(db, runId, new Date().toISOString());
+	return true;
+}
+
+function untwistEvents(
+	{ id, form }: SavedSetup,
+	{ part, laneMm }: Extract<AskedJob, { kind: 'untwist' }>,
+	{ loopTest }: RunState,
+	day: string
+): { keptId: string; event: CareEvent }[] {
+	const component = form.fill.stack.find((one) => one.id === part);
+	const worked = workOut(form, DEFAULT_UNITS);
+	const way = worked.ok ? wayOutOf(jobOf(form, worked.value), part, laneMm) : undefined;
+	if (!component || !way) return [];
+	const keptId = keptIdOf(id, component);
+	const { share, shareSd } = way;
+	const events = [{ keptId, event: stamped(day, { kind: 'let-out', share, shareSd }) }];
+	if (loopTest) {
+		const { bightMm, spins } = loopTest;
+		events.push({ keptId, event: stamped(day, { kind: 'loop-test', bightMm, spins }) });
+	}
+	return events;
+}
+
+/** The set-up and the part under which a strand was last wound, where it is on a spool. */
+export async function woundAs(
+	db: Knex,
+	keptId: string
+): Promise<{ setupId: string; part: string; spoolId: string } | undefined> {
+	const now = await keptNow(db);
+	const spoolId = spoolOfKept(now)(keptId);
+	const there = spoolId === null ? undefined : await spoolNow(db, spoolId, now);
+	const component = there?.record.form.fill.stack.find(
+		(one) => keptIdOf(there.record.setupId, one) === keptId
+	);
+	return spoolId !== null && there && component
+		? { setupId: there.record.setupId, part: component.id, spoolId }
+		: undefined;
+}

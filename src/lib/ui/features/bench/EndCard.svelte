@@ -1,0 +1,68 @@
+<script lang="ts">
+	import { getLocalTimeZone, today } from '@internationalized/date';
+	import Field from '../../primitives/Field.svelte';
+	import { send } from '../../state/api';
+
+	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
+	interface Props {
+		kind: 'off' | 'untwist';
+		/** The run; none when nothing was done. */
+		run: () => string | undefined;
+		/** What has to be over first: the last tick must not arrive after the job is closed. */
+		before: () => Promise<void>;
+		onended: (written: boolean) => void;
+	}
+	let { kind, run, before, onended }: Props = $props();
+	let day = $state(today(getLocalTimeZone()).toString());
+	let trouble = $state<string>();
+	let busy = $state(false);
+
+	async function end(leave: boolean): Promise<void> {
+		if (busy) return;
+		busy = true;
+		await before();
+		const id = run();
+		const reply = id === undefined ? undefined : await send('POST', `/api/runs/${id}/end`, { day, leave });
+		busy = false;
+		if (reply && reply.kind !== 'ok') {
+			trouble =
+				reply.kind === 'refused'
+					? (reply.issues[0]?.message ?? 'That was not taken. Try again.')
+					: 'The server does not answer. What was done stays here: try again in a moment.';
+			return;
+		}
+		onended(!leave && id !== undefined);
+	}
+</script>
+
+<form
+	onsubmit={(event) => {
+		event.preventDefault();
+		void end(false);
+	}}
+	aria-labelledby="record-title"
+	class="max-w-[560px]"
+>
+	<h2
+		id="record-title"
+		tabindex="-1"
+		class="text-[34px] leading-[1.1] font-bold tracking-tight sm:text-[42px]"
+	>
+		Write it down?
+	</h2>
+	<p class="mt-3 text-[19px]">
+		{kind === 'off'
+			? 'What came off is on its coil from then on, and the backing waits bare.'
+			: 'Its twist is counted less from then on, by what walking it lets out and what the loop test says.'}
+	</p>
+	<div class="mt-5 max-w-56">
+		<Field label="Done on" type="date" value={day} oninput={(value) => (day = value)} required />
+	</div>
+	{#if trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{trouble}</p>{/if}
+	<div class="mt-5 flex flex-wrap gap-3">
+		<button type="submit" class="action" disabled={busy}>Write it down</button>
+		<button type="button" class="action-quiet min-h-11" disabled={busy} onclick={() => void end(true)}
+			>Leave it as it was</button
+		>
+	</div>
+</form>

@@ -1,0 +1,156 @@
+<script lang="ts" module>
+	import type { Goes, SwapChoice } from '$lib/schema/swap';
+
+	/** Something that was chosen to go on. */
+	export interface Going {
+		/** The very strand, where it was wound before. */
+		readonly keptId?: string;
+		readonly label: string;
+		readonly where: string;
+		readonly component: Goes;
+	}
+</script>
+
+<script lang="ts">
+	import { standardLengthMm, withUnit, type LineClass, type Role } from '$lib/core';
+	import { newComponent } from '$lib/schema/new-setup';
+	import { lineLabel, roleName, ROLE_NAMES } from '$lib/schema/parts';
+	import { longUnit, showLong, showSmall } from '$lib/schema/units';
+	import Field from '../../primitives/Field.svelte';
+	import Select from '../../primitives/Select.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import LineClassFields from '../fit/LineClassFields.svelte';
+
+	/** What could go on, each with the gap it would leave; or something that is new. */
+	interface Props {
+		choice: SwapChoice;
+		/** What is chosen already. */
+		taken: readonly string[];
+		gapWith: (component: Goes) => { gapMm: number; fits: boolean } | undefined;
+		onadd: (going: Going) => void;
+	}
+	let { choice, taken, gapWith, onadd }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+
+	/** What was wound before, and what Fit was told goes on here as well. */
+	const described = $derived(
+		choice.now.record.form.fill.swaps.map((swap, i): Going => {
+			const role = choice.now.record.form.fill.stack.find(({ id }) => id === swap.of)?.role ?? 'line';
+			return {
+				label: swap.note || `${roleName(role)} ${i + 1} from Fit`,
+				where: 'as described in Fit, never wound',
+				component: { ...newComponent(role, role, swap.made), length: swap.length, note: swap.note }
+			};
+		})
+	);
+	const all = $derived([
+		...choice.candidates.map(({ keptId, label, where, from, component }): Going => ({
+			keptId,
+			label,
+			where: from === 'coil' ? `on a coil: ${where}` : `on ${where}`,
+			component
+		})),
+		...described
+	]);
+	let sought = $state('');
+	const shown = $derived(
+		all
+			.filter(({ keptId }) => keptId === undefined || !taken.includes(keptId))
+			.filter(({ label, where }) => `${label} ${where}`.toLowerCase().includes(sought.trim().toLowerCase()))
+	);
+	/** More than this are looked through by name. */
+	const MANY = 8;
+
+	const ROLES: readonly Role[] = ['line', 'running-line', 'head', 'tip'];
+	let role = $state<Role>('line');
+	let line = $state<LineClass>({ taper: 'WF', number: 5, density: 'F' });
+	let length = $state('');
+	let called = $state('');
+	const unit = $derived(longUnit(units));
+	const fresh = $derived<Goes>({
+		...newComponent(role, role, { way: 'class', class: line }),
+		length: withUnit(length, unit),
+		note: called.trim()
+	});
+	const freshGap = $derived(gapWith(fresh));
+</script>
+
+{#snippet gapOf(gap: ReturnType<typeof gapWith>)}
+	<span class="figure text-[20px] font-bold {gap?.fits ? '' : 'text-warn'}" data-gap
+		>{gap ? showSmall(gap.gapMm, units) : '–'}</span
+	>
+	{#if gap && !gap.fits}<span class="block text-[13px] text-warn">stands too high</span>{/if}
+{/snippet}
+
+{#if all.length > MANY}
+	<div class="mt-2 max-w-xs">
+		<Field label="Look for" value={sought} oninput={(value) => (sought = value)} />
+	</div>
+{/if}
+{#if shown.length > 0}
+	<div class="overflow-x-auto">
+		<table class="mt-3 w-full text-[16px]">
+			<thead>
+				<tr class="text-left text-[13px] text-soft">
+					<th class="font-normal" scope="col">what</th>
+					<th class="px-3 font-normal" scope="col">where it is</th>
+					<th class="px-3 font-normal" scope="col">gap with it on</th>
+					<th><span class="sr-only">Choose</span></th>
+				</tr>
+			</thead>
+			<tbody>
+				{#each shown as going (going.keptId ?? going.label)}
+					<tr class="border-t border-hair" data-candidate={going.label}>
+						<th class="py-2 text-left font-semibold" scope="row"
+							>{going.label} <span class="font-normal text-soft">{ROLE_NAMES[going.component.role]}</span></th
+						>
+						<td class="px-3">{going.where}</td>
+						<td class="px-3">{@render gapOf(gapWith(going.component))}</td>
+						<td class="text-right">
+							<button
+								type="button"
+								class="action-quiet min-h-9"
+								aria-label="Put on {going.label}"
+								onclick={() => onadd(going)}>Put on</button
+							>
+						</td>
+					</tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+{:else if all.length === 0}
+	<p class="mt-2 max-w-[60ch] text-[16px]">
+		Nothing is on a coil, or outermost on another reel. Something new goes on just as well.
+	</p>
+{/if}
+<form
+	class="mt-5 grid max-w-2xl gap-x-5 gap-y-3 sm:grid-cols-[9rem_1fr]"
+	aria-label="Something new"
+	onsubmit={(event) => {
+		event.preventDefault();
+		onadd({ label: called.trim() || lineLabel(line), where: 'new', component: fresh });
+		called = '';
+	}}
+>
+	<Select
+		label="Something new"
+		options={ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }))}
+		value={role}
+		onchange={(value) => (role = value)}
+	/>
+	<LineClassFields value={line} onchange={(value) => (line = value)} />
+	<Field
+		label="Length"
+		value={length}
+		placeholder={showLong(standardLengthMm(line.number), units)}
+		oninput={(value) => (length = value)}
+		oncommit={(value) => (length = withUnit(value, unit))}
+	/>
+	<div class="grid grid-cols-[1fr_auto_auto] items-end gap-4">
+		<Field label="Called" value={called} maxlength={60} oninput={(value) => (called = value)} />
+		<span class="pb-1">{@render gapOf(freshGap)}</span>
+		<button type="submit" class="action-quiet min-h-10" disabled={!freshGap}>Put it on</button>
+	</div>
+</form>
