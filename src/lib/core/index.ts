@@ -122,6 +122,7 @@ export {
 	LEAVINGS,
 	ONTO,
 	SOURCES,
+	transfersTurns,
 	transferTurns,
 	type Leaving,
 	type Onto,

@@ -157,9 +157,6 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 	return { kept: [...kept.values()], events, made };
 }
 
-/** What a winding says is put right by putting the winding right, not by taking an event back. */
-export const isFromRecord = ({ id }: CareEvent): boolean => /:(came|on|off|respooled|changed)$/.test(id);
-
 /**
  * How many components of a winding still lie on its spool, from the arbor outward: what was taken off since is off, with all
  * that lay over it.

@@ -14,8 +14,9 @@ import {
 /** What is asked of a line's way from one place to another: two ways side by side, and the place to get twist out. */
 export interface TwistQuestion {
 	readonly lengthMm: number;
-	readonly one: Transfer;
-	readonly other: Transfer;
+	/** Each way may have several legs, one after the other. */
+	readonly one: readonly Transfer[];
+	readonly other: readonly Transfer[];
 	readonly laneMm: number;
 	readonly has: LetOutSituation['has'];
 	readonly heightMm: number;
@@ -47,10 +48,35 @@ function transferOf(text: string | null, lengthMm: number, usual: Transfer): Tra
 	};
 }
 
-/** The question of an address; what is not said, or makes no sense, is as it usually is. */
-export function twistQuestion(query: URLSearchParams): TwistQuestion {
-	const asked = lengthOf(query.get('length'), USUAL_LENGTH_MM);
-	const lengthMm = asked > 0 ? asked : USUAL_LENGTH_MM;
+/** Most legs of one way. */
+export const MOST_LEGS = 5;
+const BETWEEN = '~';
+
+/** The legs of a way in an address. */
+function legsOf(text: string | null, lengthMm: number, usual: readonly Transfer[]): readonly Transfer[] {
+	if (text === null || text === '') return usual;
+	return text
+		.split(BETWEEN)
+		.slice(0, MOST_LEGS)
+		.map((leg) => transferOf(leg, lengthMm, usual[0]!));
+}
+
+/** What a line lies on after a leg: where the next one begins. */
+const LIES_ON: Record<Onto, TwistSource> = { reel: 'reel', 'hand-coils': 'loose', 'figure-eight': 'loose' };
+/** One leg more, from where the last one ended. */
+export const nextLeg = (legs: readonly Transfer[]): Transfer => {
+	const { lengthMm, onto } = legs.at(-1)!;
+	return { lengthMm, source: LIES_ON[onto], leaving: 'turning', seen: 'clockwise', onto: 'reel' };
+};
+
+/**
+ * The question of an address; what is not said, or makes no sense, is as it usually is.
+ *
+ * @param usualMm length where none is said
+ */
+export function twistQuestion(query: URLSearchParams, usualMm = USUAL_LENGTH_MM): TwistQuestion {
+	const asked = lengthOf(query.get('length'), usualMm);
+	const lengthMm = asked > 0 ? asked : usualMm;
 	const usual: Transfer = {
 		lengthMm,
 		source: 'line-spool',
@@ -58,11 +84,11 @@ export function twistQuestion(query: URLSearchParams): TwistQuestion {
 		seen: 'clockwise',
 		onto: 'reel'
 	};
-	const one = transferOf(query.get('one'), lengthMm, usual);
+	const one = legsOf(query.get('one'), lengthMm, [usual]);
 	return {
 		lengthMm,
 		one,
-		other: transferOf(query.get('other'), lengthMm, gentlest(one)),
+		other: legsOf(query.get('other'), lengthMm, one.map(gentlest)),
 		laneMm: lengthOf(query.get('lane'), 40_000),
 		has: HAS.filter((thing) => (query.get('has') ?? '').split(' ').includes(thing)),
 		heightMm: lengthOf(query.get('height'), 0, 200_000),
@@ -77,8 +103,8 @@ const transferText = ({ source, leaving, seen, onto, diameterMm }: Transfer): st
 export const questionQuery = (question: TwistQuestion): URLSearchParams =>
 	new URLSearchParams({
 		length: String(question.lengthMm),
-		one: transferText(question.one),
-		other: transferText(question.other),
+		one: question.one.map(transferText).join(BETWEEN),
+		other: question.other.map(transferText).join(BETWEEN),
 		lane: String(question.laneMm),
 		has: question.has.join(' '),
 		height: String(question.heightMm),

@@ -7,7 +7,7 @@ describe('a question of twist in an address', () => {
 		const query =
 			'length=33528&one=maker-coil.bowl.anticlockwise.reel.180&other=reel.turning.clockwise.figure-eight&lane=20000&has=current swivel&height=0&weakest=12';
 		const question = twistQuestion(new URLSearchParams(query));
-		expect(question.one).toMatchObject({
+		expect(question.one[0]).toMatchObject({
 			source: 'maker-coil',
 			leaving: 'bowl',
 			seen: 'anticlockwise',
@@ -19,8 +19,8 @@ describe('a question of twist in an address', () => {
 	});
 	it('takes what is usual for nothing and for nonsense: over the side, and beside it the gentlest way', () => {
 		const usual = twistQuestion(new URLSearchParams());
-		expect(usual.one.leaving).toBe('over-side');
-		expect(usual.other).toEqual({ ...usual.one, leaving: 'turning' });
+		expect(usual.one[0]!.leaving).toBe('over-side');
+		expect(usual.other).toEqual([{ ...usual.one[0], leaving: 'turning' }]);
 		const nonsense = 'length=-3&one=moon.__proto__.x.y.9999&lane=lots&weakest=0&has=friends';
 		expect(twistQuestion(new URLSearchParams(nonsense))).toEqual({ ...usual, weakestLb: 1 });
 	});

@@ -1,3 +1,4 @@
+import { originOf } from '$lib/server/origin';
 import { care, calendarFile } from '$lib/server/services';
 import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';
@@ -6,9 +7,7 @@ import type { RequestHandler } from './$types';
 export const GET: RequestHandler = async ({ url }) => {
 	const day = today();
 	const { entries } = await care(day);
-	// Without ORIGIN the adapter takes every address for https; by itself the server speaks http.
-	const origin = process.env['ORIGIN'] ?? `http://${url.host}`;
-	return new Response(calendarFile(entries, day, origin), {
+	return new Response(calendarFile(entries, day, originOf(url)), {
 		headers: {
 			'content-type': 'text/calendar; charset=utf-8',
 			'content-disposition': 'inline; filename="wendle-care.ics"',

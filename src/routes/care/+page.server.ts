@@ -1,12 +1,11 @@
-import { care } from '$lib/server/services';
+import { readCareFilter } from '$lib/schema/care-page';
+import { carePage } from '$lib/server/services';
 import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
-/** All of it, or what is on one spool: `?spool=`. */
-export const load: PageServerLoad = async ({ url }) => {
+/** What is kept, filtered as the address says: see `care-page.ts`. */
+export const load: PageServerLoad = async ({ url, depends }) => {
+	depends('wendle:care');
 	const day = today();
-	const spool = url.searchParams.get('spool');
-	const all = await care(day);
-	const entries = spool === null ? all.entries : all.entries.filter(({ spoolId }) => spoolId === spool);
-	return { care: { ...all, entries }, today: day, one: spool !== null };
+	return { care: await carePage(day, readCareFilter(url.searchParams)), today: day };
 };

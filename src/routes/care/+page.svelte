@@ -11,7 +11,11 @@
 	<div class="flex flex-wrap items-baseline gap-x-6">
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Care</h1>
 		<a class="text-[16px] underline" href="/calendar.ics" download="wendle-care.ics">Calendar file</a>
-		{#if data.one}<a class="text-[16px] underline" href="/care">All of it</a>{/if}
+		<a class="text-[16px] underline" href="/care/plan">Before a day</a>
+		{#if data.care.filter.spool !== null || data.care.filter.thing !== null}<a
+				class="text-[16px] underline"
+				href="/care">All of it</a
+			>{/if}
 	</div>
 	<p class="mt-1 max-w-[64ch]">
 		What is due, and what was done, for every line and backing that was wound. To subscribe, give your

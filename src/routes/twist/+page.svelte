@@ -4,11 +4,14 @@
 		formatNumber,
 		machineSays,
 		MACHINE_SCHOOLS,
-		transferTurns,
+		rangeOf,
+		transfersTurns,
 		twistVerdict,
 		type Transfer
 	} from '$lib/core';
 	import { questionQuery, type TwistQuestion } from '$lib/schema/twist-question';
+	import { showDay } from '$lib/ui/features/dates';
+	import TwistedLine from '$lib/ui/charts/twist/TwistedLine.svelte';
 	import GettingItOut from '$lib/ui/features/twist/GettingItOut.svelte';
 	import LengthInput from '$lib/ui/features/twist/LengthInput.svelte';
 	import LoopTest from '$lib/ui/features/twist/LoopTest.svelte';
@@ -16,18 +19,23 @@
 
 	let { data } = $props();
 	const question = $derived(data.question);
-	const [one, other] = $derived([transferTurns(question.one), transferTurns(question.other)]);
+	const [one, other] = $derived([transfersTurns(question.one), transfersTurns(question.other)]);
 	const better = $derived(Math.abs(one.mean) <= Math.abs(other.mean) ? 'one' : 'other');
 	const saved = $derived(Math.abs(Math.abs(one.mean) - Math.abs(other.mean)));
 	const worst = $derived(Math.abs(one.mean) > Math.abs(other.mean) ? one.mean : other.mean);
-	const verdict = $derived(twistVerdict((1000 * worst) / question.lengthMm));
+	const line = $derived(data.line);
+	/** Turns to get out: what this line's ledger says, else what the worse way would put in. */
+	const turns = $derived(line ? line.turns.mean : worst);
+	const verdict = $derived(twistVerdict((1000 * turns) / question.lengthMm));
+	const range = $derived(line && rangeOf(line.perMetre));
 
 	function change(part: Partial<TwistQuestion>): void {
 		const changed = { ...question, ...part };
-
-		void goto(`?${questionQuery(changed)}`, { replaceState: true, keepFocus: true, noScroll: true });
+		const query = questionQuery(changed);
+		if (line) query.set('line', line.id);
+		void goto(`?${query}`, { replaceState: true, keepFocus: true, noScroll: true });
 	}
-	const way = (key: 'one' | 'other') => (transfer: Transfer) => change({ [key]: transfer });
+	const way = (key: 'one' | 'other') => (legs: readonly Transfer[]) => change({ [key]: legs });
 </script>
 
 <svelte:head><title>Twist · Wendle</title></svelte:head>
@@ -38,6 +46,34 @@
 		How the line travels from one place to another, and what that does to it. Pulled over the side of a spool
 		that stands still it takes a turn for every coil.
 	</p>
+	{#if line && range}
+		<section aria-label="This line" class="mt-5 border-t-2 border-ink pt-3" data-this-line>
+			<h2 class="text-[19px] font-semibold">
+				{line.label}
+				<a class="ml-2 text-[15px] font-normal underline" href="/care?thing={encodeURIComponent(line.id)}"
+					>its life</a
+				>
+			</h2>
+			<p class="figure mt-1 leading-none">
+				<span class="text-[40px] font-bold tracking-tighter"
+					>{formatNumber(Math.abs(line.perMetre.mean), 1)}</span
+				>
+				<span class="text-[18px]"
+					>turns a metre now{Math.abs(line.perMetre.mean) < 0.05
+						? ''
+						: line.perMetre.mean > 0
+							? ', right-handed'
+							: ', left-handed'}</span
+				>
+			</p>
+			<p class="figure text-[15px] text-soft">
+				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} nine times in ten, left-handed below 0; {line.tested
+					? `loop test of ${showDay(new Date(line.tested))}`
+					: 'no loop test yet'}
+			</p>
+			<div class="mt-2"><TwistedLine perMetre={line.perMetre.mean} off={1} label="As it lies now" /></div>
+		</section>
+	{/if}
 	<div class="mt-4 flex flex-wrap items-end gap-x-10 gap-y-3">
 		<div class="w-44">
 			<LengthInput
@@ -47,8 +83,8 @@
 				onchange={(lengthMm) =>
 					change({
 						lengthMm,
-						one: { ...question.one, lengthMm },
-						other: { ...question.other, lengthMm }
+						one: question.one.map((leg) => ({ ...leg, lengthMm })),
+						other: question.other.map((leg) => ({ ...leg, lengthMm }))
 					})}
 			/>
 		</div>
@@ -61,13 +97,14 @@
 		</p>
 	</div>
 	<div class="mt-6 grid gap-x-10 gap-y-8 lg:grid-cols-2">
-		<TravelWay name="One way" transfer={question.one} onchange={way('one')} />
-		<TravelWay name="Another way" transfer={question.other} onchange={way('other')} />
+		<TravelWay name="One way" legs={question.one} onchange={way('one')} />
+		<TravelWay name="Another way" legs={question.other} onchange={way('other')} />
 	</div>
 	<p class="mt-6 max-w-[70ch] text-[15px]" data-schools>
-		Some say: <q>{MACHINE_SCHOOLS[0]}</q> Others: <q>{MACHINE_SCHOOLS[1]}</q> For what is planned here
+		Some say: <q>{MACHINE_SCHOOLS[0]}</q> Others: <q>{MACHINE_SCHOOLS[1]}</q>
+		{line ? 'For this line, as its ledger stands,' : 'For what is planned here'}
 		{machineSays(verdict) === 0 ? 'the first have a point' : 'the second are right'}.
 	</p>
 	<LoopTest />
-	<GettingItOut {question} turns={worst} onchange={change} />
+	<GettingItOut {question} {turns} wound={line?.wound} onchange={change} />
 </div>

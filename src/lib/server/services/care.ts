@@ -8,6 +8,7 @@ import {
 	type Day,
 	type Whereabouts
 } from '$lib/core';
+import { careRow, isShown, type CareFilter, type CarePage } from '$lib/schema/care-page';
 import { keptFromRecords, type FromRecords, type KeptEntry } from '$lib/schema/kept';
 import type { WindRecord } from '$lib/schema/record';
 import type { Knex } from 'knex';
@@ -88,6 +89,49 @@ export async function care(db: Knex, today: Day): Promise<Care> {
 		usual: edited === undefined,
 		entries: entries.sort((a, b) => overdue(b) - overdue(a) || a.where.localeCompare(b.where))
 	};
+}
+
+/** One page of it, filtered; and what can go out together. */
+export async function carePage(
+	db: Knex,
+	today: Day,
+	filter: CareFilter
+): Promise<CarePage & Omit<Care, 'entries'>> {
+	const { entries, rules, usual } = await care(db, today);
+	const matching = entries.filter((entry) => isShown(entry, filter));
+	const names = new Map((await listSpools(db)).map(({ id, form }) => [id, form.name || 'Unnamed spool']));
+	const nameOf = (spoolId: string): string => names.get(spoolId) ?? 'a spool that is off the rack';
+	const things = new Map<string, string[]>();
+	for (const { kept, spoolId } of entries)
+		if (spoolId !== null) things.set(spoolId, [...(things.get(spoolId) ?? []), kept.id]);
+	return {
+		filter,
+		rules,
+		usual,
+		total: entries.length,
+		matching: matching.length,
+		overdue: matching.filter(({ dues }) => dues.some(({ overdue }) => overdue)).length,
+		rows: matching.slice(0, filter.show).map((entry) => careRow(entry, nameOf)),
+		spools: [...things]
+			.map(([id, on]) => ({ id, name: nameOf(id), things: on }))
+			.sort((a, b) => a.name.localeCompare(b.name))
+	};
+}
+
+/** Everything that was ever written of a thing, newest first, and what of it counts. Undefined when there is no such thing. */
+export async function history(
+	db: Knex,
+	keptId: string
+): Promise<{ events: readonly { event: CareEvent; counts: boolean }[] } | undefined> {
+	const now = await keptNow(db);
+	const state = now.states.get(keptId);
+	if (!state) return undefined;
+	const written = (await listCareEvents(db)).get(keptId) ?? [];
+	const counts = new Set(state.events.map(({ id }) => id));
+	const events = [...(now.events.get(keptId) ?? []), ...written]
+		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(':under'))
+		.sort((a, b) => (a.day === b.day ? b.at - a.at : a.day < b.day ? 1 : -1));
+	return { events: events.map((event) => ({ event, counts: counts.has(event.id) })) };
 }
 
 /** What is written of a thing's backing when the thing leaves it: beside the event itself, taken back with it. */

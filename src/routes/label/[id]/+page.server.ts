@@ -1,3 +1,4 @@
+import { originOf } from '$lib/server/origin';
 import { recordById } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
@@ -5,5 +6,5 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ params, url }) => {
 	const record = await recordById(params.id);
 	if (!record) error(404, 'There is no such winding (any more).');
-	return { record, address: `${url.origin}/fit/${record.setupId}` };
+	return { record, address: `${originOf(url)}/fit/${record.setupId}` };
 };

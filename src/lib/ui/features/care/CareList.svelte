@@ -1,166 +1,133 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
-	import { formatNumber, JOB_NAMES, twistVerdict, type CareEvent, type CareJob, type Due } from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import type { KeptEntry } from '$lib/schema/kept';
-	import { showDay } from '../dates';
-	import { send } from '../../state/api';
-	import { getNoticesReady, notify } from '../../state/notices.svelte';
+	import { goto } from '$app/navigation';
+	import { dayNumber } from '$lib/core';
+	import { careQuery, momentsOf, ROWS_AT_FIRST, type CareFilter, type CarePage } from '$lib/schema/care-page';
+	import { mostTwist } from '../../charts/timeline/lane';
+	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
+	import { TimeView } from '../../charts/timeline/view.svelte';
+	import { getNoticesReady } from '../../state/notices.svelte';
+	import CareItem from './CareItem.svelte';
 	import DaysOut from './DaysOut.svelte';
-	import OtherEvents from './OtherEvents.svelte';
+	import Filters from './Filters.svelte';
+	import Legend from './Legend.svelte';
+	import { writer } from './writing';
 
-	/** Every line and backing: where it is, how it is, what is due; and the ways to write down what was done. */
-	let { care, today }: { care: { readonly entries: readonly KeptEntry[] }; today: string } = $props();
+	/** Every line and backing: its life, where it is, what is due; and the ways to write down what was done. */
+	let { care, today }: { care: CarePage; today: string } = $props();
 	// What is said when the server is away has to be here before it is.
 	$effect(() => void getNoticesReady());
-	let retired = $state(false);
-	const shown = $derived(care.entries.filter(({ state }) => retired || state.whereabouts?.on !== 'retired'));
-	const hidden = $derived(
-		care.entries.length - care.entries.filter(({ state }) => state.whereabouts?.on !== 'retired').length
-	);
+	const write = writer(() => today);
+	const filter = $derived(care.filter);
+	const rows = $derived(care.rows.map((row) => ({ row, moments: momentsOf(row.history) })));
+	const now = $derived(dayNumber(today));
 
-	/** What doing a job is written down as. */
-	const DONE: Record<CareJob, Pick<CareEvent, 'kind'> & Record<string, unknown>> = {
-		clean: { kind: 'cleaned' },
-		respool: { kind: 'respooled' },
-		'tug-test': { kind: 'tug-test', result: 'passed' },
-		rinse: { kind: 'rinsed' },
-		judge: { kind: 'moved', to: { on: 'retired' } }
-	};
-	const DONE_NAMES: Record<CareJob, string> = {
-		clean: 'Cleaned',
-		respool: 'Respooled',
-		'tug-test': 'Passed',
-		rinse: 'Rinsed',
-		judge: 'Retire it'
-	};
+	function change(part: Partial<CareFilter>): void {
+		const changed = { ...filter, spool: null, thing: null, show: ROWS_AT_FIRST, ...part };
+		void goto(`/care${careQuery(changed)}`, { replaceState: true, keepFocus: true, noScroll: true });
+	}
 
-	/** Writes events down, and offers to take them back. */
-	async function write(
-		events: { keptId: string; event: Record<string, unknown> }[],
-		said: string
-	): Promise<void> {
-		const stamped = events.map(({ keptId, event }, i) => ({
-			keptId,
-			event: { id: crypto.randomUUID(), day: today, at: Date.now() + i, ...event } as Record<string, unknown>
-		}));
-		const reply = await send('POST', '/api/care', { events: stamped });
-		if (reply.kind !== 'ok') {
-			await notify(
-				reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That could not be written down.')
-					: 'The server is not there. Nothing was written down: try again in a moment.'
-			);
-			return;
-		}
-		await invalidateAll();
-		await notify(said, {
-			action: {
-				label: 'Undo',
-				onClick: () =>
-					void write(
-						stamped.map(({ keptId, event }) => ({ keptId, event: { kind: 'undone', of: event['id'] } })),
-						'Taken back.'
-					)
-			}
-		});
-	}
-	const WHY: Record<Due['because'], string> = {
-		date: 'due',
-		'days-out': 'due: out often enough',
-		twist: 'due: too much twist',
-		failed: 'due: it did not pass',
-		'line-change': 'due: the line over it was changed',
-		wet: 'due: wet and dried often enough',
-		'not yet': ''
+	/** How far ahead what is next is shown, days; and the least that is. */
+	const [MOST_AHEAD, LEAST_AHEAD, LEAST_BEHIND] = [800, 90, 90];
+	const stretch = $derived.by((): readonly [number, number] => {
+		const first = Math.min(...rows.flatMap(({ moments }) => moments[0]?.day ?? []), now - LEAST_BEHIND);
+		const next = rows.flatMap(({ row }) =>
+			row.dues.flatMap(({ expectedOn }) => (expectedOn === undefined ? [] : [dayNumber(expectedOn)]))
+		);
+		const last = Math.max(...next.filter((day) => day <= now + MOST_AHEAD), now + LEAST_AHEAD);
+		return [first - 10, last + 30];
+	});
+	const view = new TimeView(() => stretch);
+	const most = $derived(mostTwist(rows.map(({ moments }) => moments)));
+	const YEAR = 365;
+	const KEYS: Record<string, () => void> = {
+		'+': () => view.zoom(1.5),
+		'=': () => view.zoom(1.5),
+		'-': () => view.zoom(1 / 1.5),
+		'0': () => view.all()
 	};
-	function dueText({ on, daysOutLeft, because, overdue }: Due): string {
-		const day = on === undefined ? undefined : showDay(new Date(on));
-		if (overdue) return because === 'date' ? `due since ${day}` : WHY[because];
-		return [
-			...(day ? [`by ${day}`] : []),
-			...(daysOutLeft === undefined ? [] : [`${formatNumber(daysOutLeft, 0)} days out left`])
-		].join(', ');
+	const SHIFTED: Record<string, () => void> = {
+		ArrowLeft: () => view.pan(-0.2),
+		ArrowRight: () => view.pan(0.2)
+	};
+	function onkey(key: string, shift: boolean): boolean {
+		const act = KEYS[key] ?? (shift ? SHIFTED[key] : undefined);
+		act?.();
+		return act !== undefined;
 	}
-	const twisted = ({ state }: KeptEntry): string =>
-		`${formatNumber(Math.abs(state.twist.perMetre.mean), 1)} turns a metre`;
+	const one = $derived(filter.spool !== null || filter.thing !== null);
 </script>
 
-{#if care.entries.length === 0}
+{#if care.total === 0}
 	<p class="mt-6 max-w-[60ch] border-l-[3px] border-line pl-3 text-[17px]">
 		Nothing was wound yet. When a winding is written down at the bench, its backing and line appear here, with
 		what falls due.
 	</p>
 {:else}
-	<DaysOut entries={shown} {today} {write} />
-	<ul class="mt-6" data-kept-list>
-		{#each shown as entry (entry.kept.id)}
-			{@const { kept, where, state, dues } = entry}
-			<li
-				class="grid gap-x-8 gap-y-2 border-t-2 border-ink py-3 lg:grid-cols-[20rem_minmax(0,1fr)]"
-				data-kept={kept.id}
+	{#if !one}
+		<DaysOut spools={care.spools} {today} {write} />
+		<div class="no-print mt-6"><Filters {filter} onchange={change} /></div>
+	{/if}
+	<div class="mt-5 grid items-end gap-x-8 gap-y-2 lg:grid-cols-[19rem_minmax(0,1fr)]">
+		<p class="figure text-[15px] text-soft" role="status" data-matching>
+			{care.matching === care.total ? `${care.total}` : `${care.matching} of ${care.total}`}
+			{care.total === 1 ? 'thing' : 'things'}, {care.overdue === 0
+				? 'nothing is due'
+				: `${care.overdue} with something due`}
+		</p>
+		<div class="no-print flex flex-wrap items-center gap-2" role="group" aria-label="Stretch of time">
+			<button
+				type="button"
+				class="action-quiet min-h-9"
+				onclick={() => view.last(YEAR / 2 + stretch[1] - now)}>Half a year</button
 			>
-				<div>
-					<h2 class="text-[19px] leading-tight font-semibold">{kept.label}</h2>
-					<p class="text-[15px]">{ROLE_NAMES[kept.kind]}, {where}</p>
-					<p class="figure text-[14px] text-soft">
-						{state.daysOut === 1 ? '1 day' : `${state.daysOut} days`} out{#if state.saltDays > 0}, {state.saltDays}
-							in salt{/if}{#if kept.kind !== 'backing'}, {twisted(entry)}{/if}
-					</p>
-					{#if kept.kind !== 'backing' && twistVerdict(state.twist.perMetre.mean) !== 'none'}
-						<a class="text-[15px] underline" href="/twist?length={Math.round(state.lengthMm)}"
-							>Get the twist out</a
-						>
-					{/if}
-				</div>
-				<ul>
-					{#each dues as due (due.job)}
-						<li
-							class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-hair py-1.5"
-							data-due={due.job}
-							data-overdue={due.overdue || undefined}
-						>
-							<span class="min-w-0 flex-1 text-[16px] {due.overdue ? 'font-semibold' : ''}">
-								{#if due.overdue}<span class="px-1 marked">{JOB_NAMES[due.job]}</span>{:else}{JOB_NAMES[
-										due.job
-									]}{/if}
-								<span class="figure ml-2 text-[14px] font-normal text-soft">{dueText(due)}</span>
-							</span>
-							{#if due.job === 'tug-test'}
-								<button
-									type="button"
-									class="action-quiet min-h-10"
-									onclick={() =>
-										void write(
-											[{ keptId: kept.id, event: { kind: 'tug-test', result: 'failed' } }],
-											`${kept.label}: did not pass. Replace it before it is fished.`
-										)}>Failed</button
-								>
-							{/if}
-							<button
-								type="button"
-								class={due.overdue ? 'action min-h-10' : 'action-quiet min-h-10'}
-								onclick={() =>
-									void write([{ keptId: kept.id, event: DONE[due.job] }], `${kept.label}: written down.`)}
-								>{DONE_NAMES[due.job]}</button
-							>
-						</li>
-					{/each}
-				</ul>
-				<div class="lg:col-start-2">
-					<OtherEvents
-						{kept}
-						events={state.events}
-						write={(event, said) => write([{ keptId: kept.id, event }], said)}
-					/>
-				</div>
-			</li>
+			<button
+				type="button"
+				class="action-quiet min-h-9"
+				onclick={() => view.last(2 * YEAR + stretch[1] - now)}>Two years</button
+			>
+			<button type="button" class="action-quiet min-h-9" onclick={() => view.all()}>All</button>
+			<button type="button" class="action-quiet min-h-9" aria-label="Closer" onclick={() => view.zoom(1.5)}
+				>+</button
+			>
+			<button
+				type="button"
+				class="action-quiet min-h-9"
+				aria-label="Farther away"
+				disabled={!view.zoomed}
+				onclick={() => view.zoom(1 / 1.5)}>−</button
+			>
+			<Legend />
+		</div>
+	</div>
+	<div class="sticky top-0 z-10 mt-2 grid gap-x-8 bg-ground pt-1 lg:grid-cols-[19rem_minmax(0,1fr)]">
+		<div class="max-lg:hidden"></div>
+		<div bind:clientWidth={view.width} class="min-w-0"><TimeAxis {view} today={now} /></div>
+	</div>
+	<ul data-kept-list {@attach view.dragged} class="touch-pan-y">
+		{#each rows as { row, moments } (row.kept.id)}
+			<CareItem
+				{row}
+				{moments}
+				{view}
+				today={now}
+				mostTwist={most}
+				{write}
+				{onkey}
+				open={filter.thing !== null}
+			/>
 		{/each}
 	</ul>
-	{#if hidden > 0}
-		<label class="flex min-h-10 items-center gap-2 text-[15px]">
-			<input type="checkbox" class="size-4 accent-ink" bind:checked={retired} />
-			show what is retired ({hidden})
-		</label>
+	{#if rows.length === 0}
+		<p class="mt-4 text-[17px]">
+			{filter.spool === null ? 'Nothing here is like that.' : 'Nothing lies on this spool now.'}
+		</p>
+	{/if}
+	{#if care.matching > rows.length}
+		<button
+			type="button"
+			class="mt-4 action-quiet min-h-11"
+			onclick={() => change({ spool: filter.spool, show: filter.show + 2 * ROWS_AT_FIRST })}
+			>{care.matching - rows.length} more</button
+		>
 	{/if}
 {/if}

@@ -1,172 +1,98 @@
 <script lang="ts">
-	import { parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
-	import { longUnit } from '$lib/schema/units';
-	import Field from '../../primitives/Field.svelte';
-	import Select from '../../primitives/Select.svelte';
+	import type { CareEvent, Kept } from '$lib/core';
+	import { isFromRecord } from '$lib/schema/kept-ids';
+	import { send } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import EventForm from './EventForm.svelte';
 	import { eventText } from './words';
+	import type { Write } from './writing';
 
-	/** Everything else that can be written down of a thing, and what was, each to be taken back. */
+	/** Everything else that can be written down of a thing, and what was: to be put right, or taken back. */
 	interface Props {
 		kept: Kept;
-		/** What counts, oldest first. */
-		events: readonly CareEvent[];
-		write: (event: Record<string, unknown>, said: string) => Promise<void>;
+		write: Write;
+		open: boolean;
+		/** Changes when something was written: then what was is asked for again. */
+		changed: string;
 	}
-	let { kept, events, write }: Props = $props();
+	let { kept, write, open, changed }: Props = $props();
 	const preferences = usePreferences();
-	const unit = $derived(longUnit(preferences.units));
+	const units = $derived(preferences.units);
+	// svelte-ignore state_referenced_locally
+	let shown = $state(open);
+	let history = $state.raw<readonly { event: CareEvent; counts: boolean }[]>();
+	let away = $state(false);
+	/** What is being put right; none: something new is written. */
+	let correcting = $state<CareEvent>();
 
-	type What =
-		'loop-test' | 'let-out' | 'shortened' | 'coil' | 'retired' | 'dressed' | 'turned' | 'loop-rebuilt';
-	const WHAT = $derived(
-		(
+	async function load(): Promise<void> {
+		const reply = await send<{ events: { event: CareEvent; counts: boolean }[] }>(
+			'GET',
+			`/api/care/history?of=${encodeURIComponent(kept.id)}`
+		);
+		away = reply.kind !== 'ok';
+		if (reply.kind === 'ok') history = reply.value.events;
+	}
+	$effect(() => {
+		if (shown && changed !== '') void load();
+	});
+
+	async function submit(event: Readonly<Record<string, unknown>>): Promise<boolean> {
+		const wrong = correcting;
+		const written = await write(
 			[
-				{ value: 'loop-test', label: 'loop test', of: kept.kind !== 'backing' },
-				{ value: 'let-out', label: 'twist got out', of: kept.kind !== 'backing' },
-				{ value: 'dressed', label: 'dressed', of: kept.kind !== 'backing' },
-				{ value: 'turned', label: 'turned end for end', of: kept.doubleTaper || kept.kind === 'backing' },
-				{ value: 'loop-rebuilt', label: 'front loop rebuilt', of: kept.kind !== 'backing' },
-				{ value: 'shortened', label: 'shortened', of: true },
-				{ value: 'coil', label: 'put on a coil', of: true },
-				{ value: 'retired', label: 'retired', of: true }
-			] as const
-		).filter(({ of }) => of)
-	);
-	let picked = $state<What>();
-	const what = $derived(picked ?? WHAT[0]!.value);
-	let length = $state('');
-	let spins = $state(0);
-	let hand = $state<'right' | 'left'>('right');
-	let label = $state('');
-	/** Every way to get twist out, wherever it was done. */
-	const ways = $derived(
-		waysOut({
-			lengthMm: kept.lengthMm,
-			laneMm: Infinity,
-			has: ['current', 'height', 'swivel'],
-			heightMm: kept.lengthMm,
-			weakestLb: 20,
-			turns: 0
-		})
-	);
-	let wayKey = $state<string>();
-	const way = $derived(ways.find(({ key }) => key === wayKey) ?? ways[0]!);
-
-	/** Asked for a length: what is wrong with it, or how much it is. */
-	const asksLength = $derived(what === 'loop-test' || what === 'shortened');
-	const read = $derived(parseLength(length, unit));
-	const [least, most] = $derived(what === 'loop-test' ? [200, 20_000] : [1, kept.lengthMm]);
-	const lengthMm = $derived(read.ok && read.value >= least && read.value <= most ? read.value : undefined);
-	const ready = $derived((!asksLength || lengthMm !== undefined) && (what !== 'coil' || label.trim() !== ''));
-
-	function event(): Record<string, unknown> {
-		switch (what) {
-			case 'loop-test':
-				return { kind: what, bightMm: lengthMm, spins: hand === 'right' ? spins : -spins };
-			case 'let-out':
-				return { kind: what, share: way.share, shareSd: way.shareSd };
-			case 'shortened':
-				return { kind: what, byMm: lengthMm };
-			case 'coil':
-				return { kind: 'moved', to: { on: 'coil', label: label.trim() } };
-			case 'retired':
-				return { kind: 'moved', to: { on: 'retired' } };
-			default:
-				return { kind: what };
-		}
+				...(wrong ? [{ keptId: kept.id, event: { kind: 'undone', of: wrong.id } }] : []),
+				{ keptId: kept.id, event }
+			],
+			`${kept.label}: ${wrong ? 'put right' : 'written down'}.`
+		);
+		if (written) correcting = undefined;
+		return written;
 	}
-	async function submit(): Promise<void> {
-		if (!ready) return;
-		await write(event(), `${kept.label}: written down.`);
-		[length, label, spins] = ['', '', 0];
-	}
+	const said = (event: CareEvent): string => eventText(event, units);
 </script>
 
-<details class="mt-1 text-[15px]" data-other>
-	<summary class="cursor-pointer text-soft">Write something else down, or take it back</summary>
-	<form
-		class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-3"
-		onsubmit={(submitted) => {
-			submitted.preventDefault();
-			void submit();
-		}}
-	>
-		<div class="w-48">
-			<Select label="What happened" options={WHAT} value={what} onchange={(value) => (picked = value)} />
-		</div>
-		{#if asksLength}
-			<div class="w-44">
-				<Field
-					label={what === 'loop-test' ? 'Line in the bight, both legs' : 'By how much'}
-					value={length}
-					error={length !== '' && lengthMm === undefined ? `Give a length, like 2 ${unit}.` : undefined}
-					oninput={(text) => (length = text)}
-					oncommit={(text) => (length = withUnit(text, unit))}
-				/>
-			</div>
+<details class="mt-1 text-[15px]" data-other bind:open={shown}>
+	<summary class="cursor-pointer text-soft">Write something else down, or put it right</summary>
+	{#if shown}
+		{#key correcting?.id}
+			<EventForm {kept} {correcting} {submit} onleave={() => (correcting = undefined)} />
+		{/key}
+		{#if away}
+			<p class="mt-2 text-warn">
+				The server is not there.
+				<button type="button" class="underline" onclick={() => void load()}>Ask again</button>
+			</p>
 		{/if}
-		{#if what === 'loop-test'}
-			<label class="w-24">
-				<span class="block text-[13px] text-soft">It spins</span>
-				<input
-					type="number"
-					min="0"
-					max="50"
-					step="0.5"
-					required
-					bind:value={spins}
-					class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[16px]"
-				/>
-			</label>
-			<div class="w-36">
-				<Select
-					label="Like a screw that is"
-					options={[
-						{ value: 'right', label: 'right-handed' },
-						{ value: 'left', label: 'left-handed' }
-					]}
-					value={hand}
-					onchange={(value) => (hand = value)}
-				/>
-			</div>
-		{/if}
-		{#if what === 'let-out'}
-			<div class="w-56">
-				<Select
-					label="How"
-					options={ways.map(({ key, name }) => ({ value: key, label: name }))}
-					value={way.key}
-					onchange={(key) => (wayKey = key)}
-				/>
-			</div>
-		{/if}
-		{#if what === 'coil'}
-			<div class="w-52">
-				<Field
-					label="What is written on it"
-					value={label}
-					maxlength={80}
-					oninput={(text) => (label = text)}
-				/>
-			</div>
-		{/if}
-		<button type="submit" class="action-quiet min-h-10" disabled={!ready}>Write it down</button>
-	</form>
-	<ol class="mt-3" aria-label="What happened to it">
-		{#each events.toReversed() as one (one.id)}
-			<li class="flex items-center gap-3 border-t border-hair py-1">
-				<span class="min-w-0 flex-1">{eventText(one, preferences.units)}</span>
-				<!-- What a winding says is put right by putting the winding right. -->
-				{#if !/:(came|on|off|respooled)$/.test(one.id)}
-					<button
-						type="button"
-						class="min-h-9 px-2 underline"
-						aria-label="Take back: {eventText(one, preferences.units)}"
-						onclick={() => void write({ kind: 'undone', of: one.id }, 'Taken back.')}>Take back</button
-					>
-				{/if}
-			</li>
-		{/each}
-	</ol>
+		<ol class="mt-3" aria-label="What happened to it">
+			{#each history ?? [] as { event, counts } (event.id)}
+				<li class="flex items-center gap-3 border-t border-hair py-1" data-counts={counts}>
+					<span class="min-w-0 flex-1 {counts ? '' : 'text-soft line-through'}">{said(event)}</span>
+					{#if isFromRecord(event)}
+						<!-- What a winding says is put right by taking the winding back. -->
+						<a class="min-h-9 px-2 py-1.5 text-soft underline" href="/bench/{kept.id.split(':')[0]}/past"
+							>its winding</a
+						>
+					{:else if counts}
+						<button
+							type="button"
+							class="min-h-9 px-2 underline"
+							aria-label="Put right: {said(event)}"
+							onclick={() => (correcting = event)}>Put right</button
+						>
+						<button
+							type="button"
+							class="min-h-9 px-2 underline"
+							aria-label="Take back: {said(event)}"
+							onclick={() =>
+								void write([{ keptId: kept.id, event: { kind: 'undone', of: event.id } }], 'Taken back.')}
+							>Take back</button
+						>
+					{:else}
+						<span class="text-[13.5px] text-soft">taken back</span>
+					{/if}
+				</li>
+			{/each}
+		</ol>
+	{/if}
 </details>

@@ -12,7 +12,9 @@
 		{ key: 'everyDays', label: 'days', least: 1, most: 10_000, step: 1 },
 		{ key: 'everyDaysOut', label: 'days out', least: 1, most: 1000, step: 1 },
 		{ key: 'saltCounts', label: 'a day in salt counts as', least: 0, most: 100, step: 0.5 },
-		{ key: 'fromTwistPerMetre', label: 'turns a metre', least: 0.1, most: 50, step: 0.1 }
+		{ key: 'fromTwistPerMetre', label: 'turns a metre', least: 0.1, most: 50, step: 0.1 },
+		{ key: 'paceCounts', label: 'seldom or often, times', least: 1, most: 5, step: 0.1 },
+		{ key: 'everyWettings', label: 'times wet', least: 1, most: 1000, step: 1 }
 	] as const;
 	type Field = (typeof FIELDS)[number]['key'];
 
@@ -33,13 +35,22 @@
 		});
 		return save('PUT', { rules: changed });
 	}
+	function changeAtLine(at: number, yes: boolean): Promise<void> {
+		const changed = rules.map((rule, i): CareRule => {
+			if (i !== at) return rule;
+			const { atLineChange: _, ...rest } = rule;
+			return yes ? { ...rest, atLineChange: true } : rest;
+		});
+		return save('PUT', { rules: changed });
+	}
 </script>
 
 <details class="mt-10 border-t-2 border-ink pt-3" data-rules>
 	<summary class="cursor-pointer text-[19px] font-semibold">What falls due when</summary>
 	<p class="mt-1 max-w-[64ch] text-[15px] text-soft">
 		After so many days, after so many days out, or from so much twist on: whichever is first. An empty field
-		does not count. {usual ? 'These are common practice.' : ''}
+		does not count. By the calendar, what is fished seldom has so many times as long, what is fished a lot as
+		many times less. {usual ? 'These are common practice.' : ''}
 	</p>
 	<div class="overflow-x-auto">
 		<table class="figure mt-3 text-[15px]">
@@ -73,6 +84,15 @@
 								/>
 							</td>
 						{/each}
+						<td>
+							<input
+								type="checkbox"
+								class="size-4 accent-ink"
+								checked={rule.atLineChange ?? false}
+								aria-label="{JOB_NAMES[rule.job]}: at a change of line"
+								onchange={({ currentTarget }) => void changeAtLine(i, currentTarget.checked)}
+							/>
+						</td>
 					</tr>
 				{/each}
 			</tbody>

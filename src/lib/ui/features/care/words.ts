@@ -1,5 +1,6 @@
-import { formatNumber, loopTest, type CareEvent } from '$lib/core';
-import { showLong, type UnitSystem } from '$lib/schema/units';
+import { formatNumber, loopTest, type CareEvent, type CareJob, type Due } from '$lib/core';
+import type { Moment } from '$lib/schema/care-page';
+import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
 import { showDay } from '../dates';
 
 const PLAIN: Partial<Record<CareEvent['kind'], string>> = {
@@ -9,17 +10,28 @@ const PLAIN: Partial<Record<CareEvent['kind'], string>> = {
 	rinsed: 'rinsed',
 	turned: 'turned end for end',
 	'loop-rebuilt': 'front loop rebuilt',
-	respooled: 'respooled'
+	respooled: 'respooled',
+	'line-changed': 'the line over it was changed',
+	'loop-test': 'loop test',
+	'tug-test': 'tug test',
+	'let-out': 'twist got out',
+	shortened: 'shortened',
+	wetted: 'wet and dried again'
 };
+
+const outText = (days: number, salt: boolean): string =>
+	`${days === 1 ? 'a day' : `${days} days`} out, ${salt ? 'salt' : 'fresh'} water`;
 
 function happened(event: CareEvent, units: UnitSystem): string {
 	switch (event.kind) {
-		case 'moved':
+		case 'moved': {
+			const gap = event.gapMm === undefined ? '' : `, gap ${showSmall(event.gapMm, units)}`;
 			return event.to.on === 'spool'
-				? 'wound on its spool'
+				? `wound on its spool${gap}`
 				: event.to.on === 'coil'
 					? `put on a coil: ${event.to.label}`
 					: 'retired';
+		}
 		case 'loop-test': {
 			const { mean } = loopTest(event.bightMm, event.spins);
 			return `loop test: ${formatNumber(Math.abs(mean), 1)} turns a metre`;
@@ -31,7 +43,9 @@ function happened(event: CareEvent, units: UnitSystem): string {
 		case 'shortened':
 			return `shortened by ${showLong(event.byMm, units)}`;
 		case 'fished':
-			return `${event.days === 1 ? 'a day' : `${event.days} days`} out, ${event.water} water`;
+			return outText(event.days, event.water === 'salt');
+		case 'wetted':
+			return `wet and dried again${event.times === 1 ? '' : `, ${event.times} times`}`;
 		default:
 			return PLAIN[event.kind] ?? event.kind;
 	}
@@ -39,4 +53,56 @@ function happened(event: CareEvent, units: UnitSystem): string {
 
 /** What happened, and when, in words. */
 export const eventText = (event: CareEvent, units: UnitSystem): string =>
-	`${showDay(new Date(event.day))}: ${happened(event, units)}`;
+	`${showDay(new Date(event.day))}: ${happened(event, units)}${event.note ? `; ${event.note}` : ''}`;
+
+/** A moment of a time line in words. */
+export function momentText(moment: Moment, units: UnitSystem, twists: boolean): string {
+	const day = showDay(new Date(moment.day * 86_400_000));
+	const what =
+		moment.kind === 'fished'
+			? outText(moment.days ?? 1, moment.salt ?? false)
+			: moment.kind !== 'moved'
+				? (PLAIN[moment.kind] ?? moment.kind)
+				: moment.on === 'spool'
+					? `on ${moment.place}${moment.gapMm === undefined ? '' : `, gap ${showSmall(moment.gapMm, units)}`}`
+					: moment.on === 'coil'
+						? `on a coil: ${moment.place}`
+						: 'retired';
+	return `${day}: ${what}${twists ? `; ${formatNumber(moment.twist, 1)} turns a metre` : ''}`;
+}
+
+const WHY: Record<Due['because'], string> = {
+	date: 'due',
+	'days-out': 'due: out often enough',
+	twist: 'due: too much twist',
+	failed: 'due: it did not pass',
+	'line-change': 'due: the line over it was changed',
+	wet: 'due: wet and dried often enough',
+	'not yet': ''
+};
+/** When something is due, or why it is. */
+export function dueText({ on, daysOutLeft, because, overdue, expectedOn }: Due): string {
+	const day = on === undefined ? undefined : showDay(new Date(on));
+	if (overdue) return because === 'date' ? `due since ${day}` : WHY[because];
+	const left =
+		daysOutLeft === undefined
+			? []
+			: [
+					`${formatNumber(daysOutLeft, 0)} days out left${
+						expectedOn !== undefined && expectedOn !== on ? `, about ${showDay(new Date(expectedOn))}` : ''
+					}`
+				];
+	return [...(day ? [`by ${day}`] : []), ...left].join('; ');
+}
+
+/** What doing a job is written down as, and how the button says it. */
+export const DONE: Record<
+	CareJob,
+	{ readonly event: Readonly<Record<string, unknown>>; readonly name: string }
+> = {
+	clean: { event: { kind: 'cleaned' }, name: 'Cleaned' },
+	respool: { event: { kind: 'respooled', turns: { mean: 0, sd: 0 } }, name: 'Respooled' },
+	'tug-test': { event: { kind: 'tug-test', result: 'passed' }, name: 'Passed' },
+	rinse: { event: { kind: 'rinsed' }, name: 'Rinsed' },
+	judge: { event: { kind: 'moved', to: { on: 'retired' } }, name: 'Retire it' }
+};

@@ -25,7 +25,7 @@
 		viewBox="0 0 {widthMm} {heightMm}"
 		class="absolute inset-0 size-full"
 		role="img"
-		aria-label="Label: {texts.map(({ text }) => text).join(', ')}; with a QR code to the set-up"
+		aria-label="Label: {texts.map(({ text }) => text).join(', ')}; with a QR code to what Wendle knows of it"
 	>
 		{#each texts as { x, y, size, bold, text }, i (i)}
 			<text {x} {y} font-size={size} font-weight={bold ? 700 : 400} fill="#000" class="figure">{text}</text>

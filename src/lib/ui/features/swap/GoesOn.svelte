@@ -26,7 +26,7 @@
 		choice: SwapChoice;
 		/** What is chosen already. */
 		taken: readonly string[];
-		gapWith: (component: Goes) => { gapMm: number; fits: boolean } | undefined;
+		gapWith: (going: Going) => { gapMm: number; fits: boolean } | undefined;
 		onadd: (going: Going) => void;
 	}
 	let { choice, taken, gapWith, onadd }: Props = $props();
@@ -68,16 +68,20 @@
 	let length = $state('');
 	let called = $state('');
 	const unit = $derived(longUnit(units));
-	const fresh = $derived<Goes>({
-		...newComponent(role, role, { way: 'class', class: line }),
-		length: withUnit(length, unit),
-		note: called.trim()
+	const fresh = $derived<Going>({
+		label: called.trim() || lineLabel(line),
+		where: 'new',
+		component: {
+			...newComponent(role, role, { way: 'class', class: line }),
+			length: withUnit(length, unit),
+			note: called.trim()
+		}
 	});
 	const freshGap = $derived(gapWith(fresh));
 </script>
 
 {#snippet gapOf(gap: ReturnType<typeof gapWith>)}
-	<span class="figure text-[20px] font-bold {gap?.fits ? '' : 'text-warn'}" data-gap
+	<span class="figure text-[20px] font-bold whitespace-nowrap {gap?.fits ? '' : 'text-warn'}" data-gap
 		>{gap ? showSmall(gap.gapMm, units) : '–'}</span
 	>
 	{#if gap && !gap.fits}<span class="block text-[13px] text-warn">stands too high</span>{/if}
@@ -94,7 +98,7 @@
 			<thead>
 				<tr class="text-left text-[13px] text-soft">
 					<th class="font-normal" scope="col">what</th>
-					<th class="px-3 font-normal" scope="col">where it is</th>
+					<th class="px-3 font-normal max-sm:hidden" scope="col">where it is</th>
 					<th class="px-3 font-normal" scope="col">gap with it on</th>
 					<th><span class="sr-only">Choose</span></th>
 				</tr>
@@ -103,10 +107,13 @@
 				{#each shown as going (going.keptId ?? going.label)}
 					<tr class="border-t border-hair" data-candidate={going.label}>
 						<th class="py-2 text-left font-semibold" scope="row"
-							>{going.label} <span class="font-normal text-soft">{ROLE_NAMES[going.component.role]}</span></th
+							>{going.label}
+							<span class="font-normal text-soft">{ROLE_NAMES[going.component.role]}</span><span
+								class="block text-[14px] font-normal sm:hidden">{going.where}</span
+							></th
 						>
-						<td class="px-3">{going.where}</td>
-						<td class="px-3">{@render gapOf(gapWith(going.component))}</td>
+						<td class="px-3 max-sm:hidden">{going.where}</td>
+						<td class="px-3">{@render gapOf(gapWith(going))}</td>
 						<td class="text-right">
 							<button
 								type="button"
@@ -130,7 +137,7 @@
 	aria-label="Something new"
 	onsubmit={(event) => {
 		event.preventDefault();
-		onadd({ label: called.trim() || lineLabel(line), where: 'new', component: fresh });
+		onadd(fresh);
 		called = '';
 	}}
 >

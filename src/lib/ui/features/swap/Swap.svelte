@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import { ROLES } from '$lib/core';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { isStrand, swapped, type Goes, type SwapChoice } from '$lib/schema/swap';
 	import { showSmall } from '$lib/schema/units';
@@ -46,10 +47,21 @@
 	let going = $state<readonly Going[]>([]);
 	const goes = $derived(going.map(({ component }): Goes => component));
 	const to = $derived(going.length > 0 ? swapped(now, keep, goes, units) : undefined);
-	/** The gap with one more over what is chosen already. */
-	function gapWith(component: Goes): { gapMm: number; fits: boolean } | undefined {
-		const with_ = swapped(now, keep, [...goes, component], units);
-		return with_.ok ? with_.value : undefined;
+	/** From the inside out. */
+	const order = ({ component }: Going): number => ROLES.indexOf(component.role);
+	/** What is chosen, with one thing more: one of each kind, each in its place. */
+	const withOne = (one: Going): Going[] =>
+		[...going.filter(({ component }) => component.role !== one.component.role), one].sort(
+			(a, b) => order(a) - order(b)
+		);
+	function gapWith(one: Going): { gapMm: number; fits: boolean } | undefined {
+		const then = swapped(
+			now,
+			keep,
+			withOne(one).map(({ component }) => component),
+			units
+		);
+		return then.ok ? then.value : undefined;
 	}
 	const after = $derived.by(() => {
 		if (!to?.ok) return undefined;
@@ -130,7 +142,7 @@
 				{choice}
 				taken={going.flatMap(({ keptId }) => (keptId === undefined ? [] : [keptId]))}
 				{gapWith}
-				onadd={(one) => (going = [...going, one])}
+				onadd={(one) => (going = withOne(one))}
 			/>
 		</section>
 	</div>

@@ -11,9 +11,11 @@
 	interface Props {
 		question: TwistQuestion;
 		turns: number;
+		/** The set-up and part under which this very line lies on a spool. */
+		wound: { readonly setupId: string; readonly part: string } | undefined;
 		onchange: (part: Partial<TwistQuestion>) => void;
 	}
-	let { question, turns, onchange }: Props = $props();
+	let { question, turns, wound, onchange }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const ways = $derived(waysOut({ ...question, turns }));
@@ -88,6 +90,14 @@
 				<ol class="mt-3 max-w-[62ch] list-decimal space-y-1.5 pl-5 text-[17px]">
 					{#each best.steps as step (step)}<li>{step}</li>{/each}
 				</ol>
+				{#if wound && best.key === 'stretch-and-walk'}
+					<a
+						class="mt-3 action"
+						href="/bench/{wound.setupId}?job=untwist.{encodeURIComponent(wound.part)}.{Math.round(
+							question.laneMm
+						)}">Take it to the bench</a
+					>
+				{/if}
 				{#each best.cautions as caution (caution)}
 					<p class="mt-2 flex max-w-[62ch] gap-2 text-[16px]">
 						<TriangleAlert size={18} class="mt-0.5 shrink-0 text-warn" aria-label="Caution" />{CAUTIONS[

@@ -1,60 +1,35 @@
 <script lang="ts">
 	import {
 		formatNumber,
-		LEAVINGS,
-		ONTO,
 		rangeOf,
-		SOURCES,
 		timesTurns,
-		transferTurns,
+		transfersTurns,
 		twistVerdict,
 		type Transfer,
 		type TwistVerdict
 	} from '$lib/core';
 	import { prefersReducedMotion } from 'svelte/motion';
-	import Segmented from '../../primitives/Segmented.svelte';
 	import TwistedLine from '../../charts/twist/TwistedLine.svelte';
-	import PictureChoice from './PictureChoice.svelte';
-	import { LEAVING_PICTURES, ONTO_PICTURES, SOURCE_PICTURES } from './pictures';
+	import { MOST_LEGS, nextLeg } from '$lib/schema/twist-question';
+	import TravelLeg from './TravelLeg.svelte';
 
-	/** One way for the line to travel, and the twist that gives it. */
+	/** One way for the line to travel, leg by leg, and the twist that gives it. */
 	interface Props {
 		name: string;
-		transfer: Transfer;
-		onchange: (transfer: Transfer) => void;
+		legs: readonly Transfer[];
+		onchange: (legs: readonly Transfer[]) => void;
 	}
-	let { name, transfer, onchange }: Props = $props();
-	const pictured = <K extends string>(labels: Record<K, string>, pictures: Record<K, string>) =>
-		(Object.entries(labels) as [K, string][]).map(([value, label]) => ({
-			value,
-			label,
-			picture: pictures[value]
-		}));
-	const sourceLabels = Object.fromEntries(
-		Object.entries(SOURCES).map(([key, { label }]) => [key, label])
-	) as Record<Transfer['source'], string>;
-
-	const turns = $derived(transferTurns(transfer));
-	const perMetre = $derived(timesTurns(turns, 1000 / transfer.lengthMm));
+	let { name, legs, onchange }: Props = $props();
+	const turns = $derived(transfersTurns(legs));
+	const perMetre = $derived(timesTurns(turns, 1000 / legs[0]!.lengthMm));
 	const range = $derived(rangeOf(turns));
 	const verdict = $derived(twistVerdict(perMetre.mean));
 	const hand = $derived(turns.mean > 0 ? 'right-handed' : 'left-handed');
-	/** Without coils, or with a spool that turns, it makes no difference which way they lie. */
-	const sided = $derived(
-		transfer.source !== 'laid-out' && (transfer.leaving === 'over-side' || transfer.leaving === 'bowl')
-	);
 	const SAYS: Record<TwistVerdict, string> = {
 		none: 'Nothing you would notice.',
 		noticed: 'You notice it when the line goes slack.',
 		loops: 'It throws loops as soon as it goes slack.'
 	};
-	const change = (part: Partial<Transfer>): void => onchange({ ...transfer, ...part });
-	/** Another source has coils of another size: its usual ones. */
-	function changeSource(source: Transfer['source']): void {
-		const { diameterMm: _, ...rest } = transfer;
-		onchange({ ...rest, source });
-	}
-
 	/** How much has come off the spool in the picture, 0–1; all of it unless it is played. */
 	let off = $state(1);
 	let frame = 0;
@@ -106,36 +81,17 @@
 			{#if verdict !== 'none'}The loops turn like a {hand} screw.{/if}
 		</p>
 	</div>
-	<PictureChoice
-		label="It comes from"
-		options={pictured(sourceLabels, SOURCE_PICTURES)}
-		value={transfer.source}
-		onchange={changeSource}
-	/>
-	{#if transfer.source !== 'laid-out'}
-		<PictureChoice
-			label="It comes off"
-			options={pictured(LEAVINGS, LEAVING_PICTURES)}
-			value={transfer.leaving}
-			onchange={(leaving) => change({ leaving })}
+	{#each legs as leg, i (i)}
+		<TravelLeg
+			transfer={leg}
+			label={legs.length === 1 ? undefined : i === 0 ? 'First' : 'And then'}
+			onchange={(changed) => onchange(legs.with(i, changed))}
+			onremove={i > 0 ? () => onchange(legs.toSpliced(i, 1)) : undefined}
 		/>
+	{/each}
+	{#if legs.length < MOST_LEGS}
+		<button type="button" class="action-quiet min-h-10" onclick={() => onchange([...legs, nextLeg(legs)])}
+			>And then on to something else</button
+		>
 	{/if}
-	{#if sided}
-		<Segmented
-			label="Seen from that side it runs round"
-			options={[
-				{ value: 'clockwise', label: 'clockwise' },
-				{ value: 'anticlockwise', label: 'anticlockwise' }
-			]}
-			value={transfer.seen}
-			onchange={(seen) => change({ seen })}
-			shown
-		/>
-	{/if}
-	<PictureChoice
-		label="It goes"
-		options={pictured(ONTO, ONTO_PICTURES)}
-		value={transfer.onto}
-		onchange={(onto) => change({ onto })}
-	/>
 </section>

@@ -1,0 +1,37 @@
+import { formatNumber, isKnown, level, type CareState, type Kept, type LineSection } from '$lib/core';
+import { Reader } from './fields';
+import type { Label } from './label';
+import { newSetup } from './new-setup';
+import { readParts, ROLE_NAMES } from './parts';
+import type { ComponentForm } from './setup';
+import { DEFAULT_UNITS, showLong, type UnitSystem } from './units';
+
+/** Off a spool that turns its rear end comes last, and lies outermost: it is the end that goes to the reel again. */
+const FIRST_END = { backing: 'either end first', other: 'rear end outermost, goes to the reel' } as const;
+
+/** What stands on the label of a coil: what it is, which end comes first, its twist, since when it lies there. */
+export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Label {
+	const since = state.last.moved?.day ?? state.last.came?.day ?? '';
+	const { mean } = state.twist.perMetre;
+	const at = state.whereabouts;
+	const backing = kept.kind === 'backing';
+	const hand = Math.abs(mean) < 0.05 ? '' : mean > 0 ? ', right-handed' : ', left-handed';
+	return {
+		name: kept.label,
+		lines: [
+			`${ROLE_NAMES[kept.kind]}, ${showLong(state.lengthMm, units)}`,
+			...(at?.on === 'coil' ? [at.label] : []),
+			backing ? FIRST_END.backing : FIRST_END.other,
+			...(backing ? [] : [`twist ${formatNumber(Math.abs(mean), 1)} a metre${hand}`]),
+			`${state.daysOut} days out`
+		],
+		foot: since
+	};
+}
+
+/** Sections of a strand, rear end first, to be drawn. */
+export function sectionsOf(component: ComponentForm, lengthMm: number): readonly LineSection[] {
+	const { fill } = newSetup();
+	const part = readParts({ ...fill, stack: [component] }, DEFAULT_UNITS, new Reader())[0]!.component;
+	return isKnown(part) ? part.sections : [level(lengthMm, part.diameterMm)];
+}

@@ -1,0 +1,114 @@
+<script lang="ts">
+	import { formatNumber, JOB_NAMES, twistVerdict } from '$lib/core';
+	import type { CareRow, Moment } from '$lib/schema/care-page';
+	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { showSmall } from '$lib/schema/units';
+	import Lane from '../../charts/timeline/Lane.svelte';
+	import type { TimeView } from '../../charts/timeline/view.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import OtherEvents from './OtherEvents.svelte';
+	import { DONE, dueText, momentText } from './words';
+	import type { Write } from './writing';
+
+	/** One thing: its life, how it is, what is due. */
+	interface Props {
+		row: CareRow;
+		moments: readonly Moment[];
+		view: TimeView;
+		today: number;
+		mostTwist: number;
+		write: Write;
+		onkey: (key: string, shift: boolean) => boolean;
+		/** Its history is shown from the start. */
+		open: boolean;
+	}
+	let { row, moments, view, today, mostTwist, write, onkey, open }: Props = $props();
+	const preferences = usePreferences();
+	const units = $derived(preferences.units);
+	const { kept, where, state: now, dues } = $derived(row);
+	const twists = $derived(kept.kind !== 'backing');
+	const done = (event: Readonly<Record<string, unknown>>, said: string): Promise<boolean> =>
+		write([{ keptId: kept.id, event }], said);
+</script>
+
+<li
+	class="grid gap-x-8 gap-y-1 border-t-2 border-ink py-3 lg:grid-cols-[19rem_minmax(0,1fr)]"
+	data-kept={kept.id}
+>
+	<div>
+		<h2 class="text-[19px] leading-tight font-semibold">
+			<a class="hover:underline" href="/care?thing={encodeURIComponent(kept.id)}">{kept.label}</a>
+		</h2>
+		<p class="text-[15px]">{ROLE_NAMES[kept.kind]}, {where}</p>
+		<p class="figure text-[14px] text-soft">
+			{now.daysOut === 1 ? '1 day' : `${now.daysOut} days`} out{#if now.saltDays > 0}, {now.saltDays} in salt{/if}{#if twists},
+				{formatNumber(Math.abs(row.perMetre.mean), 1)} turns a metre{/if}{#if now.gapMm !== undefined}, gap {showSmall(
+					now.gapMm,
+					units
+				)}{/if}{#if now.tug !== undefined && now.tug !== 'passed'}, tug test {now.tug}{/if}
+		</p>
+		<p class="no-print flex flex-wrap gap-x-4 text-[15px]">
+			{#if twists && twistVerdict(row.perMetre.mean) !== 'none'}
+				<a class="underline" href="/twist?line={encodeURIComponent(kept.id)}">Get the twist out</a>
+			{/if}
+			{#if row.spoolId === null && !row.retired}
+				<a class="underline" href="/label/coil?of={encodeURIComponent(kept.id)}">Print its label</a>
+			{:else if row.spoolId !== null && twists}
+				<a class="underline" href="/swap?spool={row.spoolId}">Swap</a>
+			{/if}
+		</p>
+	</div>
+	<div class="min-w-0">
+		<Lane
+			{view}
+			role={kept.kind}
+			{moments}
+			{dues}
+			{today}
+			{mostTwist}
+			{twists}
+			name={kept.label}
+			say={(moment) => momentText(moment, units, twists)}
+			gap={(mm) => showSmall(mm, units)}
+			{onkey}
+		/>
+		<ul>
+			{#each dues as due (due.job)}
+				<li
+					class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair py-0.5"
+					data-due={due.job}
+					data-overdue={due.overdue || undefined}
+				>
+					<span class="min-w-0 flex-1 text-[16px] {due.overdue ? 'font-semibold' : ''}">
+						{#if due.overdue}<span class="px-1 marked">{JOB_NAMES[due.job]}</span>{:else}{JOB_NAMES[
+								due.job
+							]}{/if}
+						<span class="figure ml-2 text-[14px] font-normal text-soft">{dueText(due)}</span>
+					</span>
+					{#if due.job === 'tug-test'}
+						{#each ['failed', 'doubtful'] as const as result (result)}
+							<button
+								type="button"
+								class="action-quiet min-h-9"
+								onclick={() =>
+									void done(
+										{ kind: 'tug-test', result },
+										result === 'failed'
+											? `${kept.label}: did not pass. Replace it before it is fished.`
+											: `${kept.label}: doubtful. Strip back and test again.`
+									)}>{result === 'failed' ? 'Failed' : 'Doubtful'}</button
+							>
+						{/each}
+					{/if}
+					<button
+						type="button"
+						class={due.overdue ? 'action min-h-9' : 'action-quiet min-h-9'}
+						onclick={() => void done(DONE[due.job].event, `${kept.label}: written down.`)}
+						>{DONE[due.job].name}</button
+					>
+				</li>
+			{/each}
+		</ul>
+		<OtherEvents {kept} {write} {open} changed={row.history} />
+	</div>
+</li>

@@ -1,0 +1,38 @@
+import { invalidate } from '$app/navigation';
+import { send } from '../../state/api';
+import { notify } from '../../state/notices.svelte';
+
+/** Something to be written down of a thing; without a day it happened today. */
+export interface Writing {
+	readonly keptId: string;
+	readonly event: Readonly<Record<string, unknown>>;
+}
+/** Writes events down, says so, and offers to take them back. True when they were taken. */
+export type Write = (events: readonly Writing[], said: string) => Promise<boolean>;
+
+export const writer =
+	(today: () => string): Write =>
+	async (events, said) => {
+		const stamped = events.map(({ keptId, event }, i) => ({
+			keptId,
+			event: { id: crypto.randomUUID(), day: today(), at: Date.now() + i, ...event }
+		}));
+		const reply = await send('POST', '/api/care', { events: stamped });
+		if (reply.kind !== 'ok') {
+			await notify(
+				reply.kind === 'refused'
+					? (reply.issues[0]?.message ?? 'That could not be written down.')
+					: 'The server is not there. Nothing was written down: try again in a moment.'
+			);
+			return false;
+		}
+		await invalidate('wendle:care');
+		const takeBack = stamped.map(({ keptId, event }) => ({
+			keptId,
+			event: { kind: 'undone', of: event.id }
+		}));
+		await notify(said, {
+			action: { label: 'Undo', onClick: () => void writer(today)(takeBack, 'Taken back.') }
+		});
+		return true;
+	};

@@ -1,0 +1,47 @@
+<script lang="ts">
+	import { LABEL_SIZES, type Label } from '$lib/schema/label';
+	import type { ThreadStrand } from '../../charts/thread/strands';
+	import Segmented from '../../primitives/Segmented.svelte';
+	import { labelLayout } from './label-layout';
+	import SpoolLabel from './SpoolLabel.svelte';
+
+	/** A label to be printed true to size. */
+	interface Props {
+		/** What it is for, in a title. */
+		name: string;
+		/** Where its code leads, in words. */
+		leads: string;
+		label: Label;
+		strands: readonly ThreadStrand[];
+		address: string;
+	}
+	let { name, leads, label, strands, address }: Props = $props();
+	type Slug = (typeof LABEL_SIZES)[number]['slug'];
+	let slug = $state<Slug>('usual');
+	const size = $derived(LABEL_SIZES.find((candidate) => candidate.slug === slug)!);
+	const layout = $derived(labelLayout(label, size, address));
+	const options = LABEL_SIZES.map(({ slug: value, widthMm, heightMm }) => ({
+		value,
+		label: `${widthMm} × ${heightMm} mm`
+	}));
+</script>
+
+<svelte:head>
+	<title>Label · {name} · Wendle</title>
+	<!-- eslint-disable-next-line svelte/no-at-html-tags -->
+	{@html `<style>@page{size:${size.widthMm}mm ${size.heightMm}mm;margin:0}</style>`}
+</svelte:head>
+
+<div class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8 print:p-0">
+	<div class="no-print">
+		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Label for {name}</h1>
+		<p class="mt-1 max-w-[60ch]">
+			Print at 100 %, without "fit to page". The code leads to {leads} from any phone that reaches this server.
+		</p>
+		<div class="mt-4 flex max-w-xl flex-wrap items-end gap-4">
+			<Segmented label="Size" {options} value={slug} onchange={(value) => (slug = value)} shown />
+			<button type="button" class="action" onclick={() => window.print()}>Print</button>
+		</div>
+	</div>
+	<div class="mt-6 print:mt-0"><SpoolLabel {layout} {strands} /></div>
+</div>

@@ -1,0 +1,13 @@
+<script lang="ts">
+	import LabelPage from '$lib/ui/features/paper/LabelPage.svelte';
+
+	let { data } = $props();
+</script>
+
+<LabelPage
+	name={data.label.name}
+	leads="its life under Care"
+	label={data.label}
+	strands={data.strands}
+	address={data.address}
+/>

@@ -1,0 +1,26 @@
+import { twistQuestion } from '$lib/schema/twist-question';
+import { keptNow, woundAs } from '$lib/server/services';
+import type { PageServerLoad } from './$types';
+
+/** The question of the address; and with `?line=`, what the ledger of that line says. */
+export const load: PageServerLoad = async ({ url }) => {
+	const id = url.searchParams.get('line');
+	const now = id === null ? undefined : await keptNow();
+	const [kept, state] = [
+		now?.kept.find((one) => one.id === id),
+		id === null ? undefined : now?.states.get(id)
+	];
+	const question = twistQuestion(url.searchParams, state && Math.round(state.lengthMm));
+	if (!kept || !state) return { question, line: undefined };
+	return {
+		question,
+		line: {
+			id: kept.id,
+			label: kept.label,
+			perMetre: state.twist.perMetre,
+			turns: state.twist.turns,
+			tested: state.last['loop-test']?.day,
+			wound: await woundAs(kept.id)
+		}
+	};
+};
