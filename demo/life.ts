@@ -77,7 +77,7 @@ export const SUMMER_SWAP = {
 	spool: 'Tarn reel A, char',
 	on: { taper: 'WF', number: 6, density: 'I' } as const,
 	called: 'slow sinker',
-	coil: 'Floating for the tarn, loop end first',
+	coil: 'Floating, for the tarn in spring',
 	day: '2026-07-04',
 	gap: '4.5 mm',
 	after: [

@@ -101,7 +101,14 @@ export {
 	type Recast
 } from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';
-export { corrected, NO_TURNS, plus as plusTurns, rangeOf, times as timesTurns, type Turns } from './twist/belief';
+export {
+	corrected,
+	NO_TURNS,
+	plus as plusTurns,
+	rangeOf,
+	times as timesTurns,
+	type Turns
+} from './twist/belief';
 export {
 	learnGrowth,
 	loopTest,
@@ -154,11 +161,4 @@ export {
 	type Due
 } from './care/rules';
 export { paceOf, type Pace } from './care/pace';
-export {
-	dueBefore,
-	spread,
-	workingDays,
-	type PlanItem,
-	type PlannedThing,
-	type Sitting
-} from './care/plan';
+export { dueBefore, spread, workingDays, type PlanItem, type PlannedThing, type Sitting } from './care/plan';

@@ -77,6 +77,7 @@ const Rule = z
 		everyDays: z.number().int().min(1).max(10_000).optional(),
 		everyDaysOut: z.number().min(1).max(1000).optional(),
 		saltCounts: z.number().min(0).max(100).optional(),
+		freshCounts: z.number().min(0).max(100).optional(),
 		fromTwistPerMetre: z.number().min(0.1).max(50).optional(),
 		paceCounts: z.number().min(1).max(5).optional(),
 		atLineChange: z.boolean().optional(),

@@ -6,8 +6,8 @@ import { readParts, ROLE_NAMES } from './parts';
 import type { ComponentForm } from './setup';
 import { DEFAULT_UNITS, showLong, type UnitSystem } from './units';
 
-/** Off a spool that turns its rear end comes last, and lies outermost: it is the end that goes to the reel again. */
-const FIRST_END = { backing: 'either end first', other: 'rear end outermost, goes to the reel' } as const;
+/** Taken off by a spool that turned, its rear end came last and lies outermost: the end that goes to the reel again. */
+const FIRST_END = 'rear end first';
 
 /** What stands on the label of a coil: what it is, which end comes first, its twist, since when it lies there. */
 export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Label {
@@ -15,17 +15,16 @@ export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Labe
 	const { mean } = state.twist.perMetre;
 	const at = state.whereabouts;
 	const backing = kept.kind === 'backing';
-	const hand = Math.abs(mean) < 0.05 ? '' : mean > 0 ? ', right-handed' : ', left-handed';
+	const hand = Math.abs(mean) < 0.05 ? '' : mean > 0 ? ' right' : ' left';
 	return {
 		name: kept.label,
 		lines: [
 			`${ROLE_NAMES[kept.kind]}, ${showLong(state.lengthMm, units)}`,
+			...(backing ? [] : [FIRST_END]),
 			...(at?.on === 'coil' ? [at.label] : []),
-			backing ? FIRST_END.backing : FIRST_END.other,
-			...(backing ? [] : [`twist ${formatNumber(Math.abs(mean), 1)} a metre${hand}`]),
 			`${state.daysOut} days out`
 		],
-		foot: since
+		foot: backing ? since : `${since}; twist ${formatNumber(Math.abs(mean), 1)} a metre${hand}`
 	};
 }
 

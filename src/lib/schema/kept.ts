@@ -80,6 +80,9 @@ function strandsIn(record: WindRecord): readonly Wound[] {
 	return read;
 }
 
+/** A coil as it is called when nobody wrote anything on it. */
+export const usualCoil = ({ form }: WindRecord): string => `off ${form.spool.name || 'its spool'}`;
+
 /** Events of one record come one after another; this many have room. */
 const STEPS_A_RECORD = 8;
 
@@ -94,7 +97,8 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 	const kept = new Map<string, Kept>();
 	const made = new Map<string, ComponentForm>();
 	const events = new Map<string, CareEvent[]>();
-	const onSpool = new Map<string, readonly string[]>();
+	/** What lies on each spool, from the arbor outward, each with the part it was wound as. */
+	const onSpool = new Map<string, readonly { id: string; part: string }[]>();
 	const spoolOf = new Map<string, string>();
 	records.forEach((record, i) => {
 		const { spoolId, woundOn: day } = record;
@@ -105,10 +109,11 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 			events.set(id, list);
 		};
 		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || kept.has(id));
-		const now = strands.map(({ id }) => id);
+		const now = strands.map(({ id, component }) => ({ id, part: component.id }));
 		const before = onSpool.get(spoolId) ?? [];
 		let staying = 0;
-		while (staying < now.length && now[staying] === before[staying]) staying++;
+		while (staying < now.length && staying < before.length && now[staying]!.id === before[staying]!.id)
+			staying++;
 		const all = staying === now.length && staying === before.length;
 		const planned = parseLength(record.form.fill.gap, 'mm');
 		const gaps = {
@@ -122,7 +127,13 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 				kept.set(id, thing);
 				add(id, 'came', { kind: 'came' });
 			} else if (!all && place < staying) {
-				if (thing.kind === 'backing') add(id, 'changed', { kind: 'line-changed' });
+				if (thing.kind !== 'backing') return;
+				add(id, 'changed', { kind: 'line-changed' });
+				if (record.run?.tug) {
+					at += 1;
+					add(id, 'tugged', { kind: 'tug-test', result: record.run.tug });
+					at -= 1;
+				}
 				return;
 			} else if (all) add(id, 'respooled', { kind: 'respooled', turns: NO_TURNS });
 			at += 1;
@@ -138,15 +149,15 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 			if (from !== undefined && from !== spoolId)
 				onSpool.set(
 					from,
-					(onSpool.get(from) ?? []).filter((other) => other !== id)
+					(onSpool.get(from) ?? []).filter((other) => other.id !== id)
 				);
 			spoolOf.set(id, spoolId);
 		});
-		for (const id of before)
-			if (!now.includes(id)) {
+		for (const { id, part } of before)
+			if (!now.some((one) => one.id === id)) {
 				add(id, 'off', {
 					kind: 'moved',
-					to: { on: 'coil', label: `off ${record.form.spool.name || 'its spool'}` },
+					to: { on: 'coil', label: record.run?.coils?.[part] ?? usualCoil(record) },
 					// Taken off at the bench, its storage spool turned.
 					...(record.run?.job === 'swap' && { turns: NO_TURNS })
 				});

@@ -75,6 +75,9 @@ export const RunSummary = z.object({
 	remarks: z.array(z.object({ text: z.string(), step: z.string().optional() })),
 	photos: z.array(z.object({ photo: z.string(), step: z.string() })),
 	remedies: z.array(z.object({ remedy: z.enum(REMEDY_KEYS), step: z.string() })),
+	/** What is written on the coils of what came off, by part; how the backing took a pull. */
+	coils: z.record(z.string(), z.string()).optional(),
+	tug: z.enum(['passed', 'doubtful', 'failed']).optional(),
 	hand: z.enum(['left', 'right']),
 	/** Knots from the arbor outward, in words: "arbor: overhand and stopper, 2 turns". */
 	knots: z.array(z.string())

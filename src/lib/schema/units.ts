@@ -21,6 +21,9 @@ export const leaderUnit = (units: UnitSystem): LengthUnit => (longUnit(units) ==
 export const showRetrieve = (mm: number, units: UnitSystem): string =>
 	formatLength(mm, smallUnit(units), smallUnit(units) === 'mm' ? 0 : 1);
 
+/** A bight for a loop test that is said in whole units, mm. */
+export const usualBightMm = (units: UnitSystem): number => (longUnit(units) === 'yd' ? 1828.8 : 2000);
+
 /** A line or backing length to the nearest yard or metre: nobody cuts finer. */
 export const showLong = (mm: number, units: UnitSystem): string => formatLength(mm, longUnit(units), 0);
 export const showSmall = (mm: number, units: UnitSystem): string => formatLength(mm, smallUnit(units));

@@ -8,8 +8,9 @@ export interface CareRule {
 	readonly kinds: readonly KeptKind[];
 	readonly everyDays?: number;
 	readonly everyDaysOut?: number;
-	/** Days out in salt water count for so many. */
+	/** Days out in salt water count for so many, and those in fresh. */
 	readonly saltCounts?: number;
+	readonly freshCounts?: number;
 	readonly fromTwistPerMetre?: number;
 	/** What is fished seldom has so many times as long by the calendar; what is fished a lot, as many times less. */
 	readonly paceCounts?: number;
@@ -56,7 +57,7 @@ export const USUAL_RULES: readonly CareRule[] = [
 	},
 	{ job: 'judge', kinds: LINES, everyDays: 730, paceCounts: 1.5, everyDaysOut: 100, saltCounts: 1.5 },
 	{ job: 'tug-test', kinds: ['backing'], everyDays: 365, atLineChange: true, everyWettings: 20 },
-	{ job: 'rinse', kinds: ['backing'], everyDaysOut: 10, saltCounts: 10 }
+	{ job: 'rinse', kinds: ['backing'], everyDaysOut: 1, freshCounts: 0 }
 ];
 
 export interface Due {
@@ -71,17 +72,17 @@ export interface Due {
 	readonly overdue: boolean;
 }
 
-/** What happened since a thing was done: days out, those in salt water counted more; wettings; a change of line. */
+/** What happened since a thing was done: days out, each water counted as it is; wettings; a change of line. */
 function sinceDone(
 	{ events }: CareState,
 	by: readonly CareKind[],
-	saltCounts: number
+	counts: { readonly salt: number; readonly fresh: number }
 ): { last: Day | undefined; daysOut: number; wettings: number; lineChanged: boolean } {
 	const from = events.findLastIndex(({ kind }) => by.includes(kind));
 	const since = { last: events[from]?.day, daysOut: 0, wettings: 0, lineChanged: false };
 	for (let i = from + 1; i < events.length; i++) {
 		const event = events[i]!;
-		if (event.kind === 'fished') since.daysOut += event.days * (event.water === 'salt' ? saltCounts : 1);
+		if (event.kind === 'fished') since.daysOut += event.days * counts[event.water];
 		else if (event.kind === 'wetted') since.wettings += event.times;
 		else if (event.kind === 'line-changed') since.lineChanged = true;
 	}
@@ -109,15 +110,23 @@ const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
 /** When a rule falls due for a thing, and whether that is past. Nothing for what it is not about, or what is retired. */
 export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day): Due | undefined {
 	if (!rule.kinds.includes(kept.kind) || state.whereabouts?.on === 'retired') return undefined;
-	const { job, everyDays, everyDaysOut, saltCounts = 1, fromTwistPerMetre, everyWettings } = rule;
-	const { last, daysOut, wettings, lineChanged } = sinceDone(state, DONE_BY[job], saltCounts);
+	const { job, everyDays, everyDaysOut, saltCounts = 1, freshCounts = 1 } = rule;
+	const { fromTwistPerMetre, everyWettings } = rule;
+	const { last, daysOut, wettings, lineChanged } = sinceDone(state, DONE_BY[job], {
+		salt: saltCounts,
+		fresh: freshCounts
+	});
 	const { pace, perYear } = paceOf(state, today);
 	const on =
 		everyDays !== undefined && last !== undefined
 			? addDays(last, daysAt(everyDays, pace, rule.paceCounts ?? 1))
 			: undefined;
 	const daysOutLeft = everyDaysOut === undefined ? undefined : everyDaysOut - daysOut;
-	const reached = daysOutLeft === undefined ? undefined : reachedOn(daysOutLeft, perYear, today);
+	// How much of what is to come is salt nobody knows: what fresh days do not count for cannot be foreseen.
+	const reached =
+		daysOutLeft === undefined || freshCounts === 0
+			? undefined
+			: reachedOn(daysOutLeft, perYear * freshCounts, today);
 	const because = reasonOf({
 		failed: job === 'tug-test' && state.tug !== undefined && state.tug !== 'passed',
 		twist: fromTwistPerMetre !== undefined && Math.abs(state.twist.perMetre.mean) >= fromTwistPerMetre,

@@ -1,7 +1,8 @@
 import { NO_TURNS, runState, type CareEvent, type OnSource, type RunState } from '$lib/core';
 import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
 import { jobOf } from '$lib/schema/job';
-import { keptIdOf, stillOn } from '$lib/schema/kept';
+import { keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
+import type { ComponentForm } from '$lib/schema/setup';
 import { isStrand, offParts, type SpoolNow } from '$lib/schema/swap';
 import { DEFAULT_UNITS } from '$lib/schema/units';
 import { workOut } from '$lib/schema/workout';
@@ -68,41 +69,33 @@ export async function benchJob(db: Knex, setupId: string, asked: AskedJob | unde
 	return { kind: 'swap', off: offParts(now, keep), on };
 }
 
-/** A coil as it is called when nobody wrote anything on it. */
-const usualCoil = (now: SpoolNow): string => `off ${now.record.form.spool.name || 'its spool'}`;
-
 type Stamped<E> = E extends CareEvent ? Omit<E, 'id' | 'day' | 'at'> : never;
 const stamped = (day: string, event: Stamped<CareEvent>): CareEvent =>
 	({ id: randomUUID(), day, at: Date.now(), ...event }) as CareEvent;
 
-/** What a run says of what came off and was tested: coils with what is written on them, the tug test of the backing. */
-export function benchEvents(
-	now: SpoolNow,
+/** What came off and went on a coil, with what is written on it; and how the backing took a pull. */
+function offEvents(
+	{ record }: SpoolNow,
 	off: readonly { id: string }[],
 	{ coils, tug }: RunState,
-	day: string,
-	everyCoil: boolean
+	day: string
 ): { keptId: string; event: CareEvent }[] {
-	const { stack } = now.record.form.fill;
-	const idOf = (part: string): string | undefined => {
-		const component = stack.find(({ id }) => id === part);
-		return component && keptIdOf(now.record.setupId, component);
-	};
+	const { stack } = record.form.fill;
+	const idOf = (component: ComponentForm): string => keptIdOf(record.setupId, component);
+	const moved = off.flatMap(({ id }) => {
+		const component = stack.find((one) => one.id === id);
+		const label = coils.get(id) ?? usualCoil(record);
+		const event = stamped(day, { kind: 'moved', to: { on: 'coil', label }, turns: NO_TURNS });
+		return component ? [{ keptId: idOf(component), event }] : [];
+	});
 	const backing = stack.find(({ role }) => role === 'backing');
-	const under = backing && keptIdOf(now.record.setupId, backing);
+	if (!backing) return moved;
 	return [
-		...off.flatMap(({ id }) => {
-			const [keptId, label] = [idOf(id), coils.get(id) ?? (everyCoil ? usualCoil(now) : undefined)];
-			return keptId === undefined || label === undefined
-				? []
-				: [{ keptId, event: stamped(day, { kind: 'moved', to: { on: 'coil', label }, turns: NO_TURNS }) }];
-		}),
-		...(under !== undefined && everyCoil && off.length > 0
-			? [{ keptId: under, event: stamped(day, { kind: 'line-changed' }) }]
-			: []),
-		...(under !== undefined && tug !== undefined
-			? [{ keptId: under, event: stamped(day, { kind: 'tug-test', result: tug }) }]
-			: [])
+		...moved,
+		{ keptId: idOf(backing), event: stamped(day, { kind: 'line-changed' }) },
+		...(tug === undefined
+			? []
+			: [{ keptId: idOf(backing), event: stamped(day, { kind: 'tug-test', result: tug }) }])
 	];
 }
 
@@ -116,8 +109,7 @@ export async function endJob(db: Knex, runId: string, day: string, leave: boolea
 		const state = runState((await eventsAfter(db, runId, 0)).events);
 		const now = await spoolNow(db, setup.spoolId, await keptNow(db));
 		const events: { keptId: string; event: CareEvent }[] = [];
-		if (asked.kind === 'off' && now)
-			events.push(...benchEvents(now, offParts(now, asked.keep), state, day, true));
+		if (asked.kind === 'off' && now) events.push(...offEvents(now, offParts(now, asked.keep), state, day));
 		if (asked.kind === 'untwist') events.push(...untwistEvents(setup, asked, state, day));
 		await insertCareEvents(db, events);
 	}

@@ -111,6 +111,8 @@ export function summaryOf(
 		remarks: state.remarks.map(({ text, step }) => ({ text, ...(step !== undefined && { step }) })),
 		photos: state.photos.map(({ photo, step }) => ({ photo, step })),
 		remedies: state.remedies.map(({ remedy, step }) => ({ remedy, step })),
+		...(state.coils.size > 0 && { coils: Object.fromEntries(state.coils) }),
+		...(state.tug !== undefined && { tug: state.tug }),
 		hand: planned.hand,
 		knots: planned.knots
 	};

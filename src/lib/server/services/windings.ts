@@ -9,10 +9,8 @@ import type { UnitSystem } from '$lib/schema/units';
 import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { insertCareEvents } from '../repositories/care';
 import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
-import { benchEvents, benchJob, spoolNow } from './bench';
-import { keptNow } from './care';
+import { benchJob } from './bench';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
@@ -58,16 +56,7 @@ export async function recordWinding(
 			folded &&
 			summaryOf(run, folded, { steps: workOf(job, bench).steps, hand: job.hand, knots: knotsOf(job) })
 	};
-	// What came off has to be known before the record says that something else lies there.
-	const before = await spoolNow(db, setup.spoolId, await keptNow(db));
-	const aside =
-		bench.kind === 'swap' && before && folded
-			? benchEvents(before, bench.off, folded.state, typed.woundOn, false)
-			: [];
-	await db.transaction(async (trx) => {
-		await insertRecord(trx, record, new Date().toISOString());
-		await insertCareEvents(trx, aside);
-	});
+	await insertRecord(db, record, new Date().toISOString());
 	return { kind: 'recorded', id: record.id };
 }
 

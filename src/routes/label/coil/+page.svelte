@@ -9,5 +9,6 @@
 	leads="its life under Care"
 	label={data.label}
 	strands={data.strands}
+	leader={false}
 	address={data.address}
 />

@@ -42,7 +42,13 @@
 	/** Days out that fill the height of a bar. */
 	const FULL_DAYS = 10;
 	const LETTER_PX = 6.6;
-	const fits = (text: string, width: number): boolean => text.length * LETTER_PX < width - 6;
+	const LEAST_LETTERS = 5;
+	/** What of a text has room, with dots where something is missing; nothing when it would say nothing. */
+	function roomFor(text: string, width: number): string {
+		const letters = Math.floor((width - 6) / LETTER_PX);
+		if (text.length <= letters) return text;
+		return letters > LEAST_LETTERS ? `${text.slice(0, letters - 1).trimEnd()}…` : '';
+	}
 
 	/** The moment that is pointed at, or stepped to. */
 	let at = $state<number>();
@@ -103,11 +109,9 @@
 						stroke-dasharray={on === 'coil' ? '3 3' : undefined}
 					/>
 					{@const text = gapMm === undefined ? place : `${place}, gap ${gap(gapMm)}`}
-					{#if fits(place, width)}
-						<text x={left + 4} y={LANE.place - 3} font-size="11.5" class="figure" fill="var(--ink)"
-							>{fits(text, width) ? text : place}</text
-						>
-					{/if}
+					<text x={left + 4} y={LANE.place - 3} font-size="11.5" class="figure" fill="var(--ink)"
+						>{roomFor(text, width)}</text
+					>
 				{/if}
 			{/each}
 			{#if twists}

@@ -1,13 +1,16 @@
 <script lang="ts">
 	import { formatNumber, loopTest, twistVerdict } from '$lib/core';
+	import { usualBightMm } from '$lib/schema/units';
+	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
 	import LoopCount from '../twist/LoopCount.svelte';
 
 	/** The loop test at the end of getting twist out. */
 	let { run }: { run: Run } = $props();
+	const preferences = usePreferences();
 	const written = $derived(run.state.loopTest);
 	let typed = $state<{ bightMm: number; spins: number }>();
-	const read = $derived(typed ?? written ?? { bightMm: 2000, spins: 0 });
+	const read = $derived(typed ?? written ?? { bightMm: usualBightMm(preferences.units), spins: 0 });
 	const measured = $derived(loopTest(read.bightMm, read.spins));
 	const SAYS = {
 		none: 'That is it.',

@@ -27,7 +27,7 @@
 	}
 
 	/** How far ahead what is next is shown, days; and the least that is. */
-	const [MOST_AHEAD, LEAST_AHEAD, LEAST_BEHIND] = [800, 90, 90];
+	const [MOST_AHEAD, LEAST_AHEAD, LEAST_BEHIND] = [400, 90, 90];
 	const stretch = $derived.by((): readonly [number, number] => {
 		const first = Math.min(...rows.flatMap(({ moments }) => moments[0]?.day ?? []), now - LEAST_BEHIND);
 		const next = rows.flatMap(({ row }) =>

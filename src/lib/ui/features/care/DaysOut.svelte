@@ -30,14 +30,14 @@
 
 {#if spool}
 	<form
-		class="mt-5 flex flex-wrap items-end gap-x-5 gap-y-3"
+		class="no-print mt-5 grid grid-cols-[4.5rem_1fr_5.5rem] items-end gap-x-5 gap-y-2 sm:flex sm:flex-wrap"
 		aria-label="Days out"
 		onsubmit={(event) => {
 			event.preventDefault();
 			void add();
 		}}
 	>
-		<div class="min-w-48">
+		<div class="max-sm:col-span-3 sm:min-w-48">
 			<Select
 				label="Out with"
 				options={spools.map(({ id, name }) => ({ value: id, label: name }))}
@@ -45,10 +45,10 @@
 				onchange={(id) => (picked = id)}
 			/>
 		</div>
-		<div class="w-20">
+		<div class="sm:w-20">
 			<NumberField label="Days" value={days} min={1} max={366} onchange={(value) => (days = value ?? 1)} />
 		</div>
-		<div class="w-40">
+		<div class="sm:w-40">
 			<Field
 				label="Until"
 				type="date"
@@ -57,7 +57,7 @@
 				oninput={(value) => (day = value || undefined)}
 			/>
 		</div>
-		<div class="w-28">
+		<div class="sm:w-28">
 			<Select
 				label="Water"
 				options={[
@@ -68,6 +68,8 @@
 				onchange={(value) => (water = value)}
 			/>
 		</div>
-		<button type="submit" class="action min-h-10">Write it down</button>
+		<button type="submit" class="action min-h-10 max-sm:col-span-3 max-sm:justify-self-start"
+			>Write it down</button
+		>
 	</form>
 {/if}

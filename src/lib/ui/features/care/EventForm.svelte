@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
-	import { formatLength } from '$lib/core';
-	import { longUnit } from '$lib/schema/units';
+	import { formatLength, parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
+	import { longUnit, usualBightMm } from '$lib/schema/units';
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
@@ -32,7 +31,9 @@
 	let day = $state(was?.day ?? today(getLocalTimeZone()).toString());
 	let note = $state(was?.note ?? '');
 	let bight = $state(
-		was?.kind === 'loop-test' ? { bightMm: was.bightMm, spins: was.spins } : { bightMm: 2000, spins: 0 }
+		was?.kind === 'loop-test'
+			? { bightMm: was.bightMm, spins: was.spins }
+			: { bightMm: usualBightMm(preferences.units), spins: 0 }
 	);
 	// svelte-ignore state_referenced_locally
 	let by = $state(was?.kind === 'shortened' ? formatLength(was.byMm, unit, 2) : '');

@@ -29,14 +29,14 @@
 	}
 </script>
 
-<search class="flex flex-wrap items-end gap-x-5 gap-y-3">
-	<div class="w-48">
+<search class="grid grid-cols-2 items-end gap-x-5 gap-y-2 sm:flex sm:flex-wrap">
+	<div class="sm:w-48">
 		<Field label="Look for" value={typed ?? filter.sought} placeholder="name or place" oninput={look} />
 	</div>
-	<div class="w-36">
+	<div class="sm:w-36">
 		<Select label="What" options={KINDS} value={filter.kind} onchange={(kind) => onchange({ kind })} />
 	</div>
-	<div class="w-40">
+	<div class="sm:w-40">
 		<Select label="Where" options={WHERES} value={filter.where} onchange={(where) => onchange({ where })} />
 	</div>
 	<label class="flex min-h-10 items-center gap-2 text-[15px]">

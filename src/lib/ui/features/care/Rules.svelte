@@ -12,6 +12,7 @@
 		{ key: 'everyDays', label: 'days', least: 1, most: 10_000, step: 1 },
 		{ key: 'everyDaysOut', label: 'days out', least: 1, most: 1000, step: 1 },
 		{ key: 'saltCounts', label: 'a day in salt counts as', least: 0, most: 100, step: 0.5 },
+		{ key: 'freshCounts', label: 'in fresh', least: 0, most: 100, step: 0.5 },
 		{ key: 'fromTwistPerMetre', label: 'turns a metre', least: 0.1, most: 50, step: 0.1 },
 		{ key: 'paceCounts', label: 'seldom or often, times', least: 1, most: 5, step: 0.1 },
 		{ key: 'everyWettings', label: 'times wet', least: 1, most: 1000, step: 1 }

@@ -13,9 +13,11 @@
 		leads: string;
 		label: Label;
 		strands: readonly ThreadStrand[];
+		/** Whether a leader hangs on it. */
+		leader?: boolean;
 		address: string;
 	}
-	let { name, leads, label, strands, address }: Props = $props();
+	let { name, leads, label, strands, leader = true, address }: Props = $props();
 	type Slug = (typeof LABEL_SIZES)[number]['slug'];
 	let slug = $state<Slug>('usual');
 	const size = $derived(LABEL_SIZES.find((candidate) => candidate.slug === slug)!);
@@ -43,5 +45,5 @@
 			<button type="button" class="action" onclick={() => window.print()}>Print</button>
 		</div>
 	</div>
-	<div class="mt-6 print:mt-0"><SpoolLabel {layout} {strands} /></div>
+	<div class="mt-6 print:mt-0"><SpoolLabel {layout} {strands} {leader} /></div>
 </div>

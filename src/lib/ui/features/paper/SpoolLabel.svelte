@@ -4,7 +4,11 @@
 	import ThreadRow from './ThreadRow.svelte';
 
 	/** A spool's label, true to size: on the screen as far as a screen knows millimetres, on paper exactly. */
-	let { layout, strands }: { layout: LabelLayout; strands: readonly ThreadStrand[] } = $props();
+	let {
+		layout,
+		strands,
+		leader
+	}: { layout: LabelLayout; strands: readonly ThreadStrand[]; leader: boolean } = $props();
 	const { widthMm, heightMm, texts, qr, thread } = $derived(layout);
 	const dots = $derived(
 		qr.squares
@@ -36,7 +40,7 @@
 		class="absolute"
 		style="left:{thread.x}mm;top:{thread.y}mm;width:{thread.width}mm;height:{thread.height}mm"
 	>
-		<ThreadRow {strands} />
+		<ThreadRow {strands} {leader} />
 	</div>
 </div>
 

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { formatNumber, loopTest, rangeOf, twistVerdict } from '$lib/core';
+	import { usualBightMm } from '$lib/schema/units';
+	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from './LoopCount.svelte';
 
 	/** How twisted is it now: a bight held up, and how far it spins. */
-	let bightMm = $state(1500);
+	const preferences = usePreferences();
+	let bightMm = $state(usualBightMm(preferences.units));
 	let spins = $state(2);
 	const measured = $derived(loopTest(bightMm, spins));
 	const range = $derived(rangeOf(measured));
