@@ -18,6 +18,22 @@
 		await invalidate('wendle:rack');
 	}
 
+	async function takeUp(plan: string): Promise<void> {
+		await send('POST', `/api/setups/${plan}/restore`);
+		await invalidate('wendle:rack');
+	}
+	async function drop(plan: string): Promise<void> {
+		const reply = await send('DELETE', `/api/setups/${plan}`);
+		if (reply.kind !== 'ok') {
+			void notify('The plan is still there: the server did not answer. Try again.');
+			return;
+		}
+		await invalidate('wendle:rack');
+		void notify('The plan is dropped.', {
+			action: { label: 'Plan it again', onClick: () => void takeUp(plan) }
+		});
+	}
+
 	async function remove({ id, name }: RackEntry): Promise<void> {
 		const reply = await send('DELETE', `/api/spools/${id}`);
 		if (reply.kind !== 'ok') {
@@ -57,6 +73,6 @@
 			</p>
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
-		<Shelf {entries} due={data.due} onremove={remove} />
+		<Shelf {entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />
 	{/if}
 </div>

@@ -80,8 +80,15 @@ function strandsIn(record: WindRecord): readonly Wound[] {
 	return read;
 }
 
-/** A coil as it is called when nobody wrote anything on it. */
-export const usualCoil = ({ form }: WindRecord): string => `off ${form.spool.name || 'its spool'}`;
+/** What stands on a coil when nobody wrote anything else: what it is, where that is not known, and what it came off. */
+export const usualCoil = (spoolName: string, label?: string): string =>
+	`${label === undefined ? '' : `${label}, `}off ${spoolName || 'its spool'}`.slice(0, 80);
+
+/** How many of two lists are the same from the beginning. */
+export function commonOf(a: readonly string[], b: readonly string[]): number {
+	const differs = a.findIndex((one, i) => one !== b[i]);
+	return differs < 0 ? a.length : differs;
+}
 
 /** Events of one record come one after another; this many have room. */
 const STEPS_A_RECORD = 8;
@@ -111,9 +118,10 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || kept.has(id));
 		const now = strands.map(({ id, component }) => ({ id, part: component.id }));
 		const before = onSpool.get(spoolId) ?? [];
-		let staying = 0;
-		while (staying < now.length && staying < before.length && now[staying]!.id === before[staying]!.id)
-			staying++;
+		const staying = commonOf(
+			now.map(({ id }) => id),
+			before.map(({ id }) => id)
+		);
 		const all = staying === now.length && staying === before.length;
 		const planned = parseLength(record.form.fill.gap, 'mm');
 		const gaps = {
@@ -153,13 +161,19 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 				);
 			spoolOf.set(id, spoolId);
 		});
+		const atBench = record.run?.job === 'swap';
 		for (const { id, part } of before)
 			if (!now.some((one) => one.id === id)) {
 				add(id, 'off', {
 					kind: 'moved',
-					to: { on: 'coil', label: record.run?.coils?.[part] ?? usualCoil(record) },
+					to: {
+						on: 'coil',
+						label:
+							record.run?.coils?.[part] ??
+							usualCoil(record.form.spool.name, atBench ? kept.get(id)?.label : undefined)
+					},
 					// Taken off at the bench, its storage spool turned.
-					...(record.run?.job === 'swap' && { turns: NO_TURNS })
+					...(atBench && { turns: NO_TURNS })
 				});
 				spoolOf.delete(id);
 			}

@@ -107,42 +107,38 @@ const reachedOn = (daysOutLeft: number, perYear: number, today: Day): Day | unde
 const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
 	a === undefined || (b !== undefined && b < a) ? b : a;
 
+/** The day by the calendar, at the pace things go out. */
+function dateOf({ everyDays, paceCounts = 1 }: CareRule, last: Day | undefined, pace: Pace): Day | undefined {
+	return everyDays === undefined || last === undefined
+		? undefined
+		: addDays(last, daysAt(everyDays, pace, paceCounts));
+}
+
+/** At least so much, where both are said. */
+const reaches = (value: number, limit: number | undefined): boolean => limit !== undefined && value >= limit;
+
 /** When a rule falls due for a thing, and whether that is past. Nothing for what it is not about, or what is retired. */
 export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day): Due | undefined {
 	if (!rule.kinds.includes(kept.kind) || state.whereabouts?.on === 'retired') return undefined;
-	const { job, everyDays, everyDaysOut, saltCounts = 1, freshCounts = 1 } = rule;
-	const { fromTwistPerMetre, everyWettings } = rule;
-	const { last, daysOut, wettings, lineChanged } = sinceDone(state, DONE_BY[job], {
-		salt: saltCounts,
-		fresh: freshCounts
-	});
+	const { job, everyDaysOut, saltCounts = 1, freshCounts = 1 } = rule;
+	const counts = { salt: saltCounts, fresh: freshCounts };
+	const { last, daysOut, wettings, lineChanged } = sinceDone(state, DONE_BY[job], counts);
 	const { pace, perYear } = paceOf(state, today);
-	const on =
-		everyDays !== undefined && last !== undefined
-			? addDays(last, daysAt(everyDays, pace, rule.paceCounts ?? 1))
-			: undefined;
+	const on = dateOf(rule, last, pace);
 	const daysOutLeft = everyDaysOut === undefined ? undefined : everyDaysOut - daysOut;
-	// How much of what is to come is salt nobody knows: what fresh days do not count for cannot be foreseen.
-	const reached =
-		daysOutLeft === undefined || freshCounts === 0
-			? undefined
-			: reachedOn(daysOutLeft, perYear * freshCounts, today);
 	const because = reasonOf({
 		failed: job === 'tug-test' && state.tug !== undefined && state.tug !== 'passed',
-		twist: fromTwistPerMetre !== undefined && Math.abs(state.twist.perMetre.mean) >= fromTwistPerMetre,
+		twist: reaches(Math.abs(state.twist.perMetre.mean), rule.fromTwistPerMetre),
 		'line-change': rule.atLineChange === true && lineChanged,
-		wet: everyWettings !== undefined && wettings >= everyWettings,
-		'days-out': daysOutLeft !== undefined && daysOutLeft <= 0,
+		wet: reaches(wettings, rule.everyWettings),
+		'days-out': reaches(daysOut, everyDaysOut),
 		date: on !== undefined && daysBetween(on, today) >= 0
 	});
-	return {
-		job,
-		on,
-		daysOutLeft,
-		expectedOn: earlier(on, reached),
-		because,
-		overdue: because !== 'not yet'
-	};
+	// How much of what is to come is salt nobody knows: it is foreseen as if all of it were fresh.
+	const reached =
+		daysOutLeft === undefined ? undefined : reachedOn(daysOutLeft, perYear * freshCounts, today);
+	const expectedOn = earlier(on, reached);
+	return { job, on, daysOutLeft, expectedOn, because, overdue: because !== 'not yet' };
 }
 
 /** Everything that falls due for a thing, what is overdue first, then by its day. */

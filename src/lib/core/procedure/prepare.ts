@@ -17,6 +17,20 @@ export const toolsStep = (): Step =>
 		seconds: PREPARING_SECONDS.tools
 	});
 
+/** The same for a job that leaves most of the reel as it is. */
+export const laidOutStep = (): Step =>
+	step('tools', {
+		title: 'Lay everything out',
+		instructions: [
+			['Tick what is there. Where something is missing, what can stand in for it is beside it.']
+		],
+		right: ['Everything on the list is within reach, and the table is clear.'],
+		wrong: ['Something has to be fetched with a line half off.'],
+		then: ['Fetch it now, or take the stand-in.'],
+		cautions: [],
+		seconds: PREPARING_SECONDS.tools / 2
+	});
+
 export const handStep = ({ hand }: JobSetup): Step =>
 	step('hand', {
 		title: `Set the reel for ${hand}-hand wind`,

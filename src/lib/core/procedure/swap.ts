@@ -2,8 +2,9 @@ import { ROLE_NAMES, type Role } from '../fit/stack';
 import { gapStep, labelStep, lastLookStep, leaderStep } from './finish';
 import { isUnder, type JobPart, type JobSetup } from './job';
 import { tyingOf } from './joints';
+import { laidOutStep } from './prepare';
 import { step, type Step } from './step';
-import { PREPARING_SECONDS, windingSeconds } from './times';
+import { windingSeconds } from './times';
 import { tool, type Tool } from './tools';
 import { partSteps } from './winding';
 
@@ -142,19 +143,6 @@ const offSteps = (setup: JobSetup, { off, over }: SwapPlan): Step[] => [
 	...(over === 'backing' ? [tugStep()] : [])
 ];
 
-const laidOut = (): Step =>
-	step('tools', {
-		title: 'Lay everything out',
-		instructions: [
-			['Tick what is there. Where something is missing, what can stand in for it is beside it.']
-		],
-		right: ['Everything on the list is within reach, and the table is clear.'],
-		wrong: ['Something has to be fetched with a line half off.'],
-		then: ['Fetch it now, or take the stand-in.'],
-		cautions: [],
-		seconds: PREPARING_SECONDS.tools / 2
-	});
-
 /**
  * The steps of a swap: what lies outermost comes off, something else goes on in its place, what lies under it stays. With
  * nothing to go on it ends when what came off is put away. Content is common practice.
@@ -166,7 +154,7 @@ export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
 		return part ? [hubStep(source, part), ...partSteps(setup, part, setup.parts[at - 1])] : [];
 	});
 	return [
-		laidOut(),
+		laidOutStep(),
 		...offSteps(setup, plan),
 		...on,
 		...(on.length > 0 ? [gapStep(setup), leaderStep(setup), lastLookStep(setup), labelStep()] : [])

@@ -3,6 +3,7 @@ import type { LetOutWay } from '../twist/let-out';
 import { isUnder, type JobPart, type JobSetup } from './job';
 import { tyingOf } from './joints';
 import type { Sentence } from './phrase';
+import { laidOutStep } from './prepare';
 import { step, type Step } from './step';
 import { windingSeconds } from './times';
 import { tool, type Tool } from './tools';
@@ -189,6 +190,7 @@ const loopTestStep = (): Step =>
 export function untwistSteps(setup: JobSetup, plan: UntwistPlan): Step[] {
 	const passes = plan.way.passes ?? 1;
 	return [
+		laidOutStep(),
 		laneStep(plan.way),
 		anchorStep(plan.part.role),
 		...Array.from({ length: passes }, (_, i) => [layStep(plan, i + 1), walkStep(i + 1, passes)]).flat(),

@@ -1,5 +1,14 @@
 import { counterDeltas, counting, once } from './counting';
-import type { LoopTestEvent, PhotoEvent, RemarkEvent, RemedyEvent, RunEvent, TugEvent } from './events';
+import type {
+	LoopTestEvent,
+	PhotoEvent,
+	RemarkEvent,
+	RemedyEvent,
+	RunEvent,
+	StepEvent,
+	ToolEvent,
+	TugEvent
+} from './events';
 
 /** A line of what was noted: one event, or a burst of turns that came without a pause. */
 export interface LogEntry {
@@ -81,10 +90,8 @@ class Folding {
 				this.#add(event.part, delta);
 				break;
 			case 'step':
-				this.#set(this.done, event.step, event.done);
-				break;
 			case 'tool':
-				this.#set(this.tools, event.tool, event.here);
+				this.#tick(event);
 				break;
 			case 'depth':
 				this.depths.set(event.part, {
@@ -94,11 +101,7 @@ class Folding {
 				break;
 			case 'remedy':
 				this.remedies.push(event);
-				for (const step of event.reopens) this.done.delete(step);
-				for (const part of event.off) {
-					this.turns.delete(part);
-					this.depths.delete(part);
-				}
+				this.#takeOff(event);
 				break;
 			case 'remark':
 				this.remarks.push(event);
@@ -121,9 +124,19 @@ class Folding {
 		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
 	}
 
-	#set(into: Set<string>, key: string, there: boolean): void {
+	#tick(event: StepEvent | ToolEvent): void {
+		const [into, key, there] =
+			event.kind === 'step' ? [this.done, event.step, event.done] : [this.tools, event.tool, event.here];
 		if (there) into.add(key);
 		else into.delete(key);
+	}
+
+	#takeOff({ reopens, off }: RemedyEvent): void {
+		for (const step of reopens) this.done.delete(step);
+		for (const part of off) {
+			this.turns.delete(part);
+			this.depths.delete(part);
+		}
 	}
 
 	#note(event: Exclude<RunEvent, { kind: 'undo' }>, turns: number): void {

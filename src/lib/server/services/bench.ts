@@ -1,7 +1,7 @@
-import { NO_TURNS, runState, type CareEvent, type OnSource, type RunState } from '$lib/core';
+import { NO_TURNS, runState, type CareEvent, type OffPart, type OnSource, type RunState } from '$lib/core';
 import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
 import { jobOf } from '$lib/schema/job';
-import { keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
+import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
 import type { ComponentForm } from '$lib/schema/setup';
 import { isStrand, offParts, type SpoolNow } from '$lib/schema/swap';
 import { DEFAULT_UNITS } from '$lib/schema/units';
@@ -51,19 +51,23 @@ export async function benchJob(db: Knex, setupId: string, asked: AskedJob | unde
 	const now = setup && (await spoolNow(db, setup.spoolId, kept));
 	if (!setup || !now) return { kind: 'wind' };
 	if (asked?.kind === 'off') return { ...asked, off: offParts(now, asked.keep) };
-	const lies = now.record.form.fill.stack
-		.slice(0, now.still)
-		.filter(isStrand)
-		.map((component) => keptIdOf(now.record.setupId, component));
+	return leadingTo(db, setup, now, kept);
+}
+
+/** What leads from what lies on a spool to a set-up: what both have undermost stays. */
+async function leadingTo(db: Knex, setup: SavedSetup, now: SpoolNow, kept: KeptNow): Promise<BenchJob> {
+	const { record, still } = now;
+	const lies = record.form.fill.stack.slice(0, still).filter(isStrand);
 	const wanted = setup.form.fill.stack.filter(isStrand);
-	let keep = 0;
-	while (keep < lies.length && keep < wanted.length && keptIdOf(setupId, wanted[keep]!) === lies[keep])
-		keep++;
+	const keep = commonOf(
+		lies.map((component) => keptIdOf(record.setupId, component)),
+		wanted.map((component) => keptIdOf(setup.id, component))
+	);
 	// Nothing stays, or nothing changes: it is wound from the arbor.
 	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };
 	const on: OnSource[] = [];
 	for (const component of wanted.slice(keep)) {
-		const source = await sourceOf(db, kept, keptIdOf(setupId, component));
+		const source = await sourceOf(db, kept, keptIdOf(setup.id, component));
 		on.push({ part: component.id, ...(source ?? { from: 'new', where: '' }) });
 	}
 	return { kind: 'swap', off: offParts(now, keep), on };
@@ -76,15 +80,15 @@ const stamped = (day: string, event: Stamped<CareEvent>): CareEvent =>
 /** What came off and went on a coil, with what is written on it; and how the backing took a pull. */
 function offEvents(
 	{ record }: SpoolNow,
-	off: readonly { id: string }[],
+	off: readonly OffPart[],
 	{ coils, tug }: RunState,
 	day: string
 ): { keptId: string; event: CareEvent }[] {
 	const { stack } = record.form.fill;
 	const idOf = (component: ComponentForm): string => keptIdOf(record.setupId, component);
-	const moved = off.flatMap(({ id }) => {
+	const moved = off.flatMap(({ id, label: name }) => {
 		const component = stack.find((one) => one.id === id);
-		const label = coils.get(id) ?? usualCoil(record);
+		const label = coils.get(id) ?? usualCoil(record.form.spool.name, name);
 		const event = stamped(day, { kind: 'moved', to: { on: 'coil', label }, turns: NO_TURNS });
 		return component ? [{ keptId: idOf(component), event }] : [];
 	});

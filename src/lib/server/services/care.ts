@@ -118,11 +118,15 @@ export async function carePage(
 	};
 }
 
+/** Something that was written of a thing: whether it counts, and which set-up's winding says it, where one does. */
+export interface Told {
+	readonly event: CareEvent;
+	readonly counts: boolean;
+	readonly setupId?: string;
+}
+
 /** Everything that was ever written of a thing, newest first, and what of it counts. Undefined when there is no such thing. */
-export async function history(
-	db: Knex,
-	keptId: string
-): Promise<{ events: readonly { event: CareEvent; counts: boolean }[] } | undefined> {
+export async function history(db: Knex, keptId: string): Promise<{ events: readonly Told[] } | undefined> {
 	const now = await keptNow(db);
 	const state = now.states.get(keptId);
 	if (!state) return undefined;
@@ -131,7 +135,13 @@ export async function history(
 	const events = [...(now.events.get(keptId) ?? []), ...written]
 		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(':under'))
 		.sort((a, b) => (a.day === b.day ? b.at - a.at : a.day < b.day ? 1 : -1));
-	return { events: events.map((event) => ({ event, counts: counts.has(event.id) })) };
+	const setupOf = new Map((await listRecords(db)).map(({ id, setupId }) => [id, setupId]));
+	return {
+		events: events.map((event) => {
+			const setupId = setupOf.get(event.id.split(':')[0]!);
+			return { event, counts: counts.has(event.id), ...(setupId !== undefined && { setupId }) };
+		})
+	};
 }
 
 /** What is written of a thing's backing when the thing leaves it: beside the event itself, taken back with it. */

@@ -25,7 +25,9 @@ interface Observed {
 
 /** What a finished fill says of the hand that wound it; nothing when it was not counted, or lies over a bed. */
 function observed(record: WindRecord): Observed[] {
-	const { turns, depthMm, form } = record;
+	const { turns, depthMm, form, typed } = record;
+	// Backing that stayed while the line over it was swapped was counted once, not again.
+	if (typed.turns.trim() === '') return [];
 	const worked = turns === null || depthMm === null ? undefined : workOut(form, DEFAULT_UNITS);
 	if (!worked?.ok || turns === null || depthMm === null || turns <= 0) return [];
 	const { known, material, stopIndex } = worked.value;

@@ -5,8 +5,9 @@ import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
 import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-api';
 import { Practice, Practised, Season } from '$lib/schema/practice';
-import { AddEvents, RunEvents, StartRun } from '$lib/schema/run';
+import { AddEvents, EndRun, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
+import { SwapRequest, SwapResponse } from '$lib/schema/swap-api';
 import { TwistRequest, TwistResponse } from '$lib/schema/twist-api';
 import { z } from 'zod';
 import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
@@ -37,6 +38,12 @@ const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.numbe
 const Spools = z.object({ spools: z.array(z.object({ id: z.string(), form: SpoolForm })) });
 const Hands = z.object({ hands: z.array(HandSummary) });
 const id = { id: z.string() };
+/** Something done to one thing, without a body. */
+const acting = (summary: string): ZodOpenApiOperationObject => ({
+	summary,
+	requestParams: { path: z.object(id) },
+	responses: { '204': { description: 'Done.' }, ...missing }
+});
 
 const asked = (summary: string, body: z.ZodType, answer: z.ZodType) => ({
 	post: taking(summary, body, { '200': jsonOf(answer, 'The answer.') })
@@ -89,8 +96,10 @@ export const openApiDocument = () =>
 						...missing
 					}),
 					requestParams: { path: z.object(id) }
-				}
+				},
+				delete: acting('Drop a plan that nobody wound')
 			},
+			'/api/setups/{id}/restore': { post: acting('Take up a plan again that was dropped') },
 			'/api/setups/{id}/ways': {
 				put: {
 					...taking('Change how a set-up is wound and tied', SaveWays, {
@@ -161,6 +170,23 @@ export const openApiDocument = () =>
 					...missing
 				})
 			},
+			'/api/care/history': {
+				get: {
+					summary: 'Everything that was written of one thing, newest first, and what of it counts',
+					requestParams: { query: z.object({ of: z.string() }) },
+					responses: { '200': { description: 'What was taken back is there as well.' }, ...missing }
+				}
+			},
+			'/api/swaps': {
+				post: taking('Plan a swap on a spool; the bench then has its steps', SwapRequest, {
+					'201': jsonOf(SwapResponse, 'Planned.'),
+					...missing
+				})
+			},
+			'/api/records/{id}': {
+				delete: acting('Take a winding back: what lay there before lies there again')
+			},
+			'/api/records/{id}/restore': { post: acting('Bring a winding again that was taken back') },
 			'/api/care/rules': {
 				put: taking('Other rules of what falls due', CareRules, {
 					'204': { description: 'They hold from now on.' }
@@ -208,6 +234,15 @@ export const openApiDocument = () =>
 					requestParams: { path: z.object(id) }
 				}
 			},
+			'/api/runs/{id}/end': {
+				post: {
+					...taking('End a job that winds nothing new, and write down what it came to', EndRun, {
+						'204': { description: 'Ended.' },
+						...missing
+					}),
+					requestParams: { path: z.object(id) }
+				}
+			},
 			'/api/runs/{id}/live': {
 				get: {
 					summary: 'Follow a run: server-sent events, each the events that arrived',
@@ -221,19 +256,7 @@ export const openApiDocument = () =>
 					responses: { '200': jsonOf(Spools, 'As they were described.') }
 				}
 			},
-			'/api/spools/{id}': {
-				delete: {
-					summary: 'Take a spool off the rack',
-					requestParams: { path: z.object(id) },
-					responses: { '204': { description: 'Done; it can be put back.' }, ...missing }
-				}
-			},
-			'/api/spools/{id}/restore': {
-				post: {
-					summary: 'Put a spool back on the rack',
-					requestParams: { path: z.object(id) },
-					responses: { '204': { description: 'Done.' }, ...missing }
-				}
-			}
+			'/api/spools/{id}': { delete: acting('Take a spool off the rack; it can be put back') },
+			'/api/spools/{id}/restore': { post: acting('Put a spool back on the rack') }
 		}
 	});

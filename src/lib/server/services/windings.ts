@@ -10,7 +10,8 @@ import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
-import { benchJob } from './bench';
+import { benchJob, spoolNow } from './bench';
+import { keptNow } from './care';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
@@ -33,13 +34,22 @@ export async function recordWinding(
 ): Promise<Recorded> {
 	const setup = await loadSetup(db, setupId);
 	if (!setup) return { kind: 'gone' };
-	const readings = readRecord(typed, units);
-	if (!readings.ok) return { kind: 'bad', issues: readings.issues };
-	const wound = asWound(setup.form, readings.value);
+	const typedReadings = readRecord(typed, units);
+	if (!typedReadings.ok) return { kind: 'bad', issues: typedReadings.issues };
+	const bench = await benchJob(db, setupId, undefined);
+	// Backing that stayed lies as it was measured when it was wound.
+	const stayed =
+		bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
+			? (await spoolNow(db, setup.spoolId, await keptNow(db)))?.record
+			: undefined;
+	const readings = {
+		...typedReadings.value,
+		...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
+	};
+	const wound = asWound(setup.form, readings);
 	if (!wound) return { kind: 'bad', issues: fail({ code: 'missing_value' }, ['setup']).issues };
 	const job = jobOf(setup.form, wound.workout, person);
 	const run = (await currentRun(db, setupId)) ?? null;
-	const bench = await benchJob(db, setupId, undefined);
 	const folded = run && (await foldedRun(db, run.id));
 	const record: WindRecord = {
 		id: randomUUID(),
@@ -47,10 +57,10 @@ export async function recordWinding(
 		spoolId: setup.spoolId,
 		woundOn: typed.woundOn,
 		typed: settleRecord(typed, units),
-		...readings.value,
+		...readings,
 		form: setup.form,
-		backingMm: wound.backingMm,
-		backingMeasured: wound.backingMeasured,
+		backingMm: (stayed ?? wound).backingMm,
+		backingMeasured: (stayed ?? wound).backingMeasured,
 		run:
 			run &&
 			folded &&

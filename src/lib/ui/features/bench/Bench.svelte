@@ -3,6 +3,7 @@
 	import { afterNavigate, goto, invalidate } from '$app/navigation';
 	import type { Tempo } from '$lib/core';
 	import { jobText, workOf, type BenchJob } from '$lib/schema/bench-job';
+	import { usualCoil } from '$lib/schema/kept';
 	import { jobOf } from '$lib/schema/job';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { showDuration, spoken } from '$lib/schema/phrase';
@@ -125,10 +126,7 @@
 	/** What a coil is called when nobody says otherwise. */
 	const coilName = (part: string): string => {
 		const off = doing.kind === 'swap' || doing.kind === 'off' ? doing.off : [];
-		return `${off.find(({ id }) => id === part)?.label ?? ''}, off ${setup.form.spool.name || 'its spool'}`.slice(
-			0,
-			80
-		);
+		return usualCoil(setup.form.spool.name, off.find(({ id }) => id === part)?.label);
 	};
 
 	const next = (): void => void show(() => bench.finish());
@@ -310,7 +308,13 @@
 {#snippet links()}
 	<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
 		<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
-		<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
+		{#if doing.kind === 'wind'}
+			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
+		{:else}
+			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}?job=wind"
+				>From the bare arbor</a
+			>
+		{/if}
 		{#if records.length > 0}
 			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
 				>{records.length === 1 ? 'Wound once before' : `Wound ${records.length} times before`}</a

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatNumber, loopTest, remedySign, type LogEntry } from '$lib/core';
+	import { formatNumber, loopTest, remedySign, type LogEntry, type RunEvent } from '$lib/core';
 	import { ROLE_NAMES, type Part } from '$lib/schema/parts';
 	import { showSmall, showTurns } from '$lib/schema/units';
 	import Camera from '@lucide/svelte/icons/camera';
@@ -46,6 +46,19 @@
 		return found ? ROLE_NAMES[found.role] : 'something else';
 	};
 	const title = (id: string): string => bench.steps.find((s) => s.id === id)?.title ?? id;
+	/** What was found out on the way, in words. */
+	function found(event: RunEvent): string {
+		switch (event.kind) {
+			case 'coil':
+				return `On a coil: ${event.label}`;
+			case 'loop-test':
+				return `Loop test: ${formatNumber(Math.abs(loopTest(event.bightMm, event.spins).mean), 1)} turns a metre`;
+			case 'tug':
+				return `Tug test: ${event.result}`;
+			default:
+				return '';
+		}
+	}
 	function describe({ first, turns }: LogEntry): string {
 		switch (first.kind) {
 			case 'step':
@@ -64,14 +77,8 @@
 				return `Remark: ${first.text}`;
 			case 'photo':
 				return `Photo on ${title(first.step)}`;
-			case 'coil':
-				return `On a coil: ${first.label}`;
-			case 'loop-test':
-				return `Loop test: ${formatNumber(Math.abs(loopTest(first.bightMm, first.spins).mean), 1)} turns a metre`;
-			case 'tug':
-				return `Tug test: ${first.result}`;
-			case 'undo':
-				return '';
+			default:
+				return found(first);
 		}
 	}
 	const PORTION = 30;

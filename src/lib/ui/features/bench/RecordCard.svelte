@@ -38,6 +38,11 @@
 		note: '',
 		who: hands.get('who')
 	});
+	/** In a swap the backing lies as it did. */
+	const asksBacking = $derived(
+		doing.kind !== 'swap' ||
+			doing.on.some(({ part }) => job.parts.some(({ id, role }) => id === part && role === 'backing'))
+	);
 	/** Strands that were wound on now, each with how it came off what it was on: at the bench, from something that turned. */
 	// svelte-ignore state_referenced_locally
 	const winds = job.parts.filter(
@@ -45,7 +50,6 @@
 	);
 	// svelte-ignore state_referenced_locally
 	const from = doing.kind === 'wind' ? 'line-spool' : 'maker-coil';
-	// svelte-ignore state_referenced_locally
 	let travels = $state<(TravelForm | undefined)[]>(
 		winds.map(({ id }) => ({ part: id, source: from, leaving: 'turning', seen: 'clockwise' }))
 	);
@@ -91,26 +95,29 @@
 		What came out?
 	</h2>
 	<p class="mt-3 text-[19px]">
-		Leave open what you did not measure. With turns and depth both, the length on the spool is known without
-		trusting anyone's diameter.
+		Leave open what you did not measure. {asksBacking
+			? "With turns and depth both, the length on the spool is known without trusting anyone's diameter."
+			: 'The gap says how well it was foreseen.'}
 	</p>
 	<div class="mt-6 grid gap-x-6 gap-y-4 sm:grid-cols-2">
-		<Field
-			label="Turns of backing"
-			inputmode="numeric"
-			value={form.turns}
-			placeholder="planned {showTurns(plan.turns)}"
-			error={error('turns')}
-			oninput={(value) => set('turns', value)}
-		/>
-		<Field
-			label="Depth of the backing below the rim"
-			value={form.depth}
-			placeholder="planned {showSmall(plan.stopDepthMm, preferences.units)}"
-			error={error('depth')}
-			oninput={(value) => set('depth', value)}
-			oncommit={(value) => (form.depth = withUnit(value, unit))}
-		/>
+		{#if asksBacking}
+			<Field
+				label="Turns of backing"
+				inputmode="numeric"
+				value={form.turns}
+				placeholder="planned {showTurns(plan.turns)}"
+				error={error('turns')}
+				oninput={(value) => set('turns', value)}
+			/>
+			<Field
+				label="Depth of the backing below the rim"
+				value={form.depth}
+				placeholder="planned {showSmall(plan.stopDepthMm, preferences.units)}"
+				error={error('depth')}
+				oninput={(value) => set('depth', value)}
+				oncommit={(value) => (form.depth = withUnit(value, unit))}
+			/>
+		{/if}
 		<Field
 			label="Gap with the line on"
 			value={form.gap}

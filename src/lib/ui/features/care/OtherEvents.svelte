@@ -1,6 +1,5 @@
 <script lang="ts">
 	import type { CareEvent, Kept } from '$lib/core';
-	import { isFromRecord } from '$lib/schema/kept-ids';
 	import { send } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import EventForm from './EventForm.svelte';
@@ -20,13 +19,19 @@
 	const units = $derived(preferences.units);
 	// svelte-ignore state_referenced_locally
 	let shown = $state(open);
-	let history = $state.raw<readonly { event: CareEvent; counts: boolean }[]>();
+	interface Told {
+		event: CareEvent;
+		counts: boolean;
+		/** What a winding says is put right by taking the winding back. */
+		setupId?: string;
+	}
+	let history = $state.raw<readonly Told[]>();
 	let away = $state(false);
 	/** What is being put right; none: something new is written. */
 	let correcting = $state<CareEvent>();
 
 	async function load(): Promise<void> {
-		const reply = await send<{ events: { event: CareEvent; counts: boolean }[] }>(
+		const reply = await send<{ events: Told[] }>(
 			'GET',
 			`/api/care/history?of=${encodeURIComponent(kept.id)}`
 		);
@@ -65,14 +70,11 @@
 			</p>
 		{/if}
 		<ol class="mt-3" aria-label="What happened to it">
-			{#each history ?? [] as { event, counts } (event.id)}
+			{#each history ?? [] as { event, counts, setupId } (event.id)}
 				<li class="flex items-center gap-3 border-t border-hair py-1" data-counts={counts}>
 					<span class="min-w-0 flex-1 {counts ? '' : 'text-soft line-through'}">{said(event)}</span>
-					{#if isFromRecord(event)}
-						<!-- What a winding says is put right by taking the winding back. -->
-						<a class="min-h-9 px-2 py-1.5 text-soft underline" href="/bench/{kept.id.split(':')[0]}/past"
-							>its winding</a
-						>
+					{#if setupId !== undefined}
+						<a class="min-h-9 px-2 py-1.5 text-soft underline" href="/bench/{setupId}/past">its winding</a>
 					{:else if counts}
 						<button
 							type="button"

@@ -35,11 +35,11 @@
 			: { sittings: [{ day: today, items, minutes: total }], over: [] }
 	);
 	const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' });
-	const places = (list: readonly PlanItem[]): [string, PlanItem[]][] => {
-		const found = new Map<string, PlanItem[]>();
-		for (const item of list) found.set(item.place, [...(found.get(item.place) ?? []), item]);
-		return [...found];
-	};
+	const places = (list: readonly PlanItem[]): [string, PlanItem[]][] =>
+		[...new Set(list.map(({ place }) => place))].map((place) => [
+			place,
+			list.filter((item) => item.place === place)
+		]);
 </script>
 
 <div class="no-print mt-4 flex flex-wrap items-end gap-x-6 gap-y-3">

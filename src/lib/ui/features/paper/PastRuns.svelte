@@ -2,7 +2,7 @@
 	import { PAST_ROWS, type PastRun } from '$lib/schema/past';
 
 	/** Finished windings side by side: what was planned, what came of it. */
-	let { runs }: { runs: readonly PastRun[] } = $props();
+	let { runs, ontakeback }: { runs: readonly PastRun[]; ontakeback: (id: string) => void } = $props();
 	const keys = Object.keys(PAST_ROWS) as (keyof typeof PAST_ROWS)[];
 </script>
 
@@ -55,7 +55,12 @@
 								>
 							{/each}
 						</div>
-						<a class="no-print mt-2 inline-block underline" href="/label/{id}">Print its label</a>
+						<p class="no-print mt-2 flex flex-wrap gap-x-4">
+							<a class="underline" href="/label/{id}">Print its label</a>
+							<button type="button" class="underline" onclick={() => ontakeback(id)}
+								>Take this winding back</button
+							>
+						</p>
 					</td>
 				{/each}
 			</tr>

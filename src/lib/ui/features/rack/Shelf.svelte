@@ -11,8 +11,10 @@
 		/** How much is overdue on each spool. */
 		due: Readonly<Record<string, number>>;
 		onremove: (entry: RackEntry) => void;
+		/** A plan that nobody wound is dropped. */
+		ondrop: (plan: string) => void;
 	}
-	let { entries, due, onremove }: Props = $props();
+	let { entries, due, onremove, ondrop }: Props = $props();
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
@@ -81,6 +83,14 @@
 							To the bench
 						{/if}
 					</a>
+					{#if entry.job.planId !== undefined && entry.job.done === 0}
+						{@const plan = entry.job.planId}
+						<button
+							type="button"
+							class="figure text-[14px] underline underline-offset-4"
+							onclick={() => ondrop(plan)}>Drop the plan</button
+						>
+					{/if}
 				{/if}
 				<button
 					type="button"

@@ -1,10 +1,29 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import { pastRun } from '$lib/schema/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
+	import { send } from '$lib/ui/state/api';
+	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
+	$effect(() => void getNoticesReady());
+	async function bring(id: string): Promise<void> {
+		await send('POST', `/api/records/${id}/restore`);
+		await invalidateAll();
+	}
+	async function takeBack(id: string): Promise<void> {
+		const reply = await send('DELETE', `/api/records/${id}`);
+		if (reply.kind !== 'ok') {
+			void notify('The winding is still there: the server did not answer. Try again.');
+			return;
+		}
+		await invalidateAll();
+		void notify('The winding is taken back. What lay there before lies there again.', {
+			action: { label: 'Bring it again', onClick: () => void bring(id) }
+		});
+	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));
 </script>
 
@@ -16,7 +35,7 @@
 		{data.name || 'This spool'}, as it was wound
 	</h1>
 	{#if runs.length > 0}
-		<PastRuns {runs} />
+		<PastRuns {runs} ontakeback={(id) => void takeBack(id)} />
 	{:else}
 		<p class="mt-3">
 			Nothing wound yet. When the first winding is written down, it stands here against its plan.
