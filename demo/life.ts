@@ -35,7 +35,7 @@ export const LIFE: readonly LifeOf[] = [
 		]
 	},
 	{
-		spool: 'Tarn reel A, char',
+		spool: 'Beck reel, spare spool',
 		events: [
 			['2026-04-19', 'all', out(2)],
 			['2026-05-17', 'all', out(4)],
@@ -72,12 +72,12 @@ export const LIFE: readonly LifeOf[] = [
 	}
 ];
 
-/** In the summer the char reel got a line that sinks slowly; its floating one lies on a coil. */
+/** In the summer the spare spool got a line that sinks slowly; its floating one lies on a coil. */
 export const SUMMER_SWAP = {
-	spool: 'Tarn reel A, char',
-	on: { taper: 'WF', number: 6, density: 'I' } as const,
+	spool: 'Beck reel, spare spool',
+	on: { taper: 'WF', number: 4, density: 'I' } as const,
 	called: 'slow sinker',
-	coil: 'Floating, for the tarn in spring',
+	coil: 'Floating, for the spring',
 	day: '2026-07-04',
 	gap: '4.5 mm',
 	after: [

@@ -44,8 +44,8 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await open(page, `${demo.url}/care`);
 	const line = page
 		.locator('[data-kept]')
-		.filter({ hasText: 'Beck reel, spare spool' })
-		.filter({ hasText: 'Double taper' });
+		.filter({ hasText: 'Tarn reel A, char' })
+		.filter({ hasText: 'Weight-forward 6' });
 	await expect(line).toContainText('0.0 turns a metre');
 	await line.getByText('Write something else down').click();
 	const other = line.locator('[data-other]');
@@ -83,7 +83,10 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await coil.getByLabel('By how much').fill('a bit');
 	await expect(coil.getByRole('button', { name: 'Write it down' })).toBeDisabled();
 	// The backing it left is worth a test.
-	const backing = page.locator('[data-kept]').filter({ hasText: 'Gel-spun braid, 30 lb' });
+	const backing = page
+		.locator('[data-kept]')
+		.filter({ hasText: 'Braided polyester, 20 lb' })
+		.filter({ hasText: 'Tarn reel A, char' });
 	await expect(backing.locator('[data-due="tug-test"]')).toContainText('the line over it was changed');
 	await backing.getByRole('button', { name: 'Doubtful' }).click();
 	await expect(backing).toContainText('tug test doubtful');

@@ -9,6 +9,7 @@ async function through(
 ): Promise<string[]> {
 	const titles: string[] = [];
 	const title = page.locator('#step-title');
+	await expect(title).toBeVisible();
 	while ((await title.count()) > 0) {
 		const now = (await title.textContent())!.trim();
 		titles.push(now);
@@ -111,7 +112,7 @@ test('from reel to reel, and a plan that is dropped', async ({ page, demo }) => 
 	await page.getByRole('button', { name: 'Put on slow sinker' }).click();
 	await page.getByRole('button', { name: 'Take it to the bench' }).click();
 	await expect(
-		page.getByRole('checkbox', { name: 'Set Tarn reel A, char so that it gives line' })
+		page.getByRole('checkbox', { name: 'Set Beck reel, spare spool so that it gives line' })
 	).toBeVisible();
 	await open(page, demo.url);
 	const estuary = page.locator('[data-spool="Estuary reel, sea-run char"]');

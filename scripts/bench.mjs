@@ -12,6 +12,7 @@ import { pathToFileURL } from 'node:url';
 import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { bundled } from './bench/bundled.mjs';
+import { caringFigures } from './bench/caring.mjs';
 import { countingFigures } from './bench/counting.mjs';
 import { scrubbingFigures } from './bench/scrubbing.mjs';
 import { build, install, root } from './bootstrap.mjs';
@@ -84,7 +85,7 @@ async function coreFigures() {
 }
 
 /** Starts the server and says how long it took to the first answer. */
-async function start(/** @type {string} */ data) {
+async function start(/** @type {string} */ data, path = '/') {
 	const began = performance.now();
 	const server = spawn(process.execPath, ['build/index.js'], {
 		cwd: root,
@@ -92,7 +93,7 @@ async function start(/** @type {string} */ data) {
 		stdio: 'ignore'
 	});
 	for (;;) {
-		const up = await fetch(BASE).then(
+		const up = await fetch(BASE + path).then(
 			(response) => response.ok,
 			() => false
 		);
@@ -222,6 +223,7 @@ try {
 	} finally {
 		await stop(server);
 	}
+	await caringFigures({ start, stop, say, median, base: BASE });
 } finally {
 	rmSync(data, { recursive: true, force: true });
 }

@@ -26,13 +26,13 @@ const VIEWS = /** @type {const} */ ([
 	['fit-spey', 'Long rod, sea-run char', 'fit/{}', 1280, 'light', 'Buy, cut, gauge'],
 	['match', '/match', '', 1280, 'light'],
 	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
-	['bench-dark', 'Tarn reel B, sinker', 'bench/{}', 1280, 'dark'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],
 	['knots', '/knots?place=backing-line&loop=none&swaps=never', '', 1280, 'light'],
 	['knot', '/knots/nail-knot?wraps=7&stage=4', '', 1280, 'light'],
 	['practise', '/knots/practise?knot=surgeons-loop&seed=5', '', 1280, 'dark'],
 	['twist', '/twist', '', 1280, 'light'],
-	['care', '/care', '', 390, 'dark'],
+	['swap', 'Beck reel, grayling', 'swap', 1280, 'dark'],
+	['care', '/care', '', 1280, 'light'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 
@@ -61,7 +61,13 @@ try {
 		await page.goto(subject.startsWith('/') ? BASE + subject : BASE);
 		if (subject && !subject.startsWith('/')) {
 			const href = await page.locator(`[data-spool="${subject}"] a`).first().getAttribute('href');
-			await page.goto(`${BASE}/${place.replace('{}', href?.split('/').at(-1) ?? '')}`);
+			if (place === 'swap') {
+				await page.getByRole('link', { name: `Swap what is on ${subject}` }).click();
+				await page
+					.getByRole('button', { name: /^Put on/ })
+					.first()
+					.click();
+			} else await page.goto(`${BASE}/${place.replace('{}', href?.split('/').at(-1) ?? '')}`);
 		}
 		await page.evaluate(() => document.fonts.ready);
 		await pause(subject === '/match' ? 2500 : 400);

@@ -1,9 +1,11 @@
 import { twistQuestion } from '$lib/schema/twist-question';
 import { keptNow, woundAs } from '$lib/server/services';
+import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 /** The question of the address; and with `?line=`, what the ledger of that line says. */
-export const load: PageServerLoad = async ({ url }) => {
+export const load: PageServerLoad = async ({ url, depends }) => {
+	depends('wendle:care');
 	const id = url.searchParams.get('line');
 	const now = id === null ? undefined : await keptNow();
 	const [kept, state] = [
@@ -11,14 +13,16 @@ export const load: PageServerLoad = async ({ url }) => {
 		id === null ? undefined : now?.states.get(id)
 	];
 	const question = twistQuestion(url.searchParams, state && Math.round(state.lengthMm));
-	if (!kept || !state) return { question, line: undefined };
+	if (!kept || !state) return { question, today: today(), line: undefined };
 	return {
 		question,
+		today: today(),
 		line: {
 			id: kept.id,
 			label: kept.label,
 			perMetre: state.twist.perMetre,
 			turns: state.twist.turns,
+			growth: state.growth,
 			tested: state.last['loop-test']?.day,
 			wound: await woundAs(kept.id)
 		}

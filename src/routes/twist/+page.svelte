@@ -5,6 +5,7 @@
 		machineSays,
 		MACHINE_SCHOOLS,
 		rangeOf,
+		USUAL_GROWTH,
 		transfersTurns,
 		twistVerdict,
 		type Transfer
@@ -69,7 +70,10 @@
 			<p class="figure text-[15px] text-soft">
 				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} nine times in ten, left-handed below 0; {line.tested
 					? `loop test of ${showDay(new Date(line.tested))}`
-					: 'no loop test yet'}
+					: 'no loop test yet'}. A day out adds about {formatNumber(line.growth.mean, 2)} a metre{line.growth
+					.sd < USUAL_GROWTH.sd
+					? ', by its loop tests'
+					: ', as is usual'}.
 			</p>
 			<div class="mt-2"><TwistedLine perMetre={line.perMetre.mean} off={1} label="As it lies now" /></div>
 		</section>
@@ -105,6 +109,6 @@
 		{line ? 'For this line, as its ledger stands,' : 'For what is planned here'}
 		{machineSays(verdict) === 0 ? 'the first have a point' : 'the second are right'}.
 	</p>
-	<LoopTest />
+	<LoopTest {line} today={data.today} />
 	<GettingItOut {question} {turns} wound={line?.wound} onchange={change} />
 </div>

@@ -72,6 +72,8 @@ export interface CareState {
 	readonly twist: TwistNow;
 	/** Turns a metre after each of the events; what comes before the first is not known. */
 	readonly twistAfter: readonly Turns[];
+	/** What a day out adds, turns a metre: learnt from loop tests with days out between them, else as usual. */
+	readonly growth: Turns;
 	/** The gap that was last measured over it, mm. */
 	readonly gapMm: number | undefined;
 	/** What counts, oldest first: what was taken back is left out. */
@@ -135,7 +137,8 @@ export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareSt
 	}
 	const left = Math.max(lengthMm - cutMm, 1);
 	const entries = events.map((event) => twistEntry(event, left / 1000));
-	const twistAfter = twistAlong(entries, left, learnGrowth(entries));
+	const growth = learnGrowth(entries);
+	const twistAfter = twistAlong(entries, left, growth);
 	const perMetre = twistAfter.at(-1) ?? NO_TURNS;
 	return {
 		whereabouts,
@@ -146,6 +149,7 @@ export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareSt
 		tug,
 		twist: { perMetre, turns: times(perMetre, left / 1000) },
 		twistAfter,
+		growth,
 		gapMm,
 		events
 	};

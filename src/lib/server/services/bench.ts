@@ -103,22 +103,32 @@ function offEvents(
 	];
 }
 
-/** Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. */
-export async function endJob(db: Knex, runId: string, day: string, leave: boolean): Promise<boolean> {
+/**
+ * Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. Gives what
+ * was written down, each time it is asked the once; undefined when there is no such run.
+ */
+export async function endJob(
+	db: Knex,
+	runId: string,
+	day: string,
+	leave: boolean
+): Promise<readonly { keptId: string; id: string }[] | undefined> {
 	const run = await findRun(db, runId);
 	const asked = readJob(run?.job ?? null);
 	const setup = run && (await loadSetup(db, run.setupId));
-	if (!run || !asked || !setup) return false;
-	if (!leave && run.endedAt === null) {
-		const state = runState((await eventsAfter(db, runId, 0)).events);
-		const now = await spoolNow(db, setup.spoolId, await keptNow(db));
-		const events: { keptId: string; event: CareEvent }[] = [];
-		if (asked.kind === 'off' && now) events.push(...offEvents(now, offParts(now, asked.keep), state, day));
-		if (asked.kind === 'untwist') events.push(...untwistEvents(setup, asked, state, day));
-		await insertCareEvents(db, events);
-	}
-	await markEnded(db, runId, new Date().toISOString());
-	return true;
+	if (!run || !asked || !setup) return undefined;
+	// Whoever ends it first writes it down.
+	if (!(await markEnded(db, runId, new Date().toISOString())) || leave) return [];
+	const state = runState((await eventsAfter(db, runId, 0)).events);
+	const now = await spoolNow(db, setup.spoolId, await keptNow(db));
+	const events =
+		asked.kind === 'off' && now
+			? offEvents(now, offParts(now, asked.keep), state, day)
+			: asked.kind === 'untwist'
+				? untwistEvents(setup, asked, state, day)
+				: [];
+	await insertCareEvents(db, events);
+	return events.map(({ keptId, event: { id } }) => ({ keptId, id }));
 }
 
 function untwistEvents(

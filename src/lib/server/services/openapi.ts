@@ -5,7 +5,7 @@ import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
 import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-api';
 import { Practice, Practised, Season } from '$lib/schema/practice';
-import { AddEvents, EndRun, RunEvents, StartRun } from '$lib/schema/run';
+import { AddEvents, Ended, EndRun, RunEvents, StartRun } from '$lib/schema/run';
 import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { SwapRequest, SwapResponse } from '$lib/schema/swap-api';
 import { TwistRequest, TwistResponse } from '$lib/schema/twist-api';
@@ -237,7 +237,7 @@ export const openApiDocument = () =>
 			'/api/runs/{id}/end': {
 				post: {
 					...taking('End a job that winds nothing new, and write down what it came to', EndRun, {
-						'204': { description: 'Ended.' },
+						'200': jsonOf(Ended, 'Ended; what was written down can be taken back.'),
 						...missing
 					}),
 					requestParams: { path: z.object(id) }

@@ -180,7 +180,7 @@ describe('jobs that wind nothing new', () => {
 		expect((await rack(db))[0]!.other).toMatchObject({ job: 'off.1', done: ['off:line'] });
 		expect((await runBegun(db, id, 'off.1'))!.done).toEqual(['off:line']);
 		expect(await runBegun(db, id)).toBeUndefined();
-		expect(await endJob(db, 'run-off', '2026-06-01', false)).toBe(true);
+		expect(await endJob(db, 'run-off', '2026-06-01', false)).toHaveLength(2);
 		expect(await where()).toMatchObject({ [`${id}:line`]: 'on a coil: drawer', [`${id}:backing`]: 'Tarn' });
 		const backing = (await care(db, TODAY)).entries.find(({ kept }) => kept.kind === 'backing')!;
 		expect(backing.dues.find(({ job }) => job === 'tug-test')).toMatchObject({ because: 'line-change' });
@@ -199,13 +199,13 @@ describe('jobs that wind nothing new', () => {
 		const job = 'untwist.line.40000';
 		await startRun(db, 'run-twist', id, job);
 		await addEvents(db, 'run-twist', [{ id: 'l', at: 1, kind: 'loop-test', bightMm: 2000, spins: 0.5 }]);
-		expect(await endJob(db, 'run-twist', '2026-06-01', false)).toBe(true);
+		expect(await endJob(db, 'run-twist', '2026-06-01', false)).toHaveLength(2);
 		const told = (await history(db, `${id}:line`))!.events.map(({ event }) => event.kind);
 		expect(told).toEqual(expect.arrayContaining(['let-out', 'loop-test']));
 		// Ended once, it says nothing twice.
-		await endJob(db, 'run-twist', '2026-06-01', false);
+		expect(await endJob(db, 'run-twist', '2026-06-01', false)).toEqual([]);
 		expect((await history(db, `${id}:line`))!.events).toHaveLength(told.length);
-		expect(await endJob(db, 'no run', '2026-06-01', false)).toBe(false);
+		expect(await endJob(db, 'no run', '2026-06-01', false)).toBeUndefined();
 	});
 	it('left as it was, nothing is written down', async () => {
 		const { id } = await wound('Tarn');

@@ -6,10 +6,13 @@ import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
 	if (params.id === 'new') {
-		const spoolId = url.searchParams.get('spool');
-		const spool = spoolId === null ? undefined : await loadSpool(spoolId);
-		if (spoolId !== null && !spool) error(404, 'That spool is no longer on the rack.');
+		// For a spool that is there, or for another like it.
+		const [spoolId, likeId] = [url.searchParams.get('spool'), url.searchParams.get('like')];
+		const asked = spoolId ?? likeId;
+		const spool = asked === null ? undefined : await loadSpool(asked);
+		if (asked !== null && !spool) error(404, 'That spool is no longer on the rack.');
 		const form = newSetup(spool);
+		if (spool && spoolId === null) form.spool = { ...spool, name: `${spool.name}, spare`.slice(0, 80) };
 		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
 		const { gap } = locals.schools;
 		if (gap) form.fill.gap = `${gapOfSchool(gap)} mm`;

@@ -4,6 +4,8 @@
 	import type { Tempo } from '$lib/core';
 	import { jobText, workOf, type BenchJob } from '$lib/schema/bench-job';
 	import { usualCoil } from '$lib/schema/kept';
+	import type { Ended } from '$lib/schema/run';
+	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { jobOf } from '$lib/schema/job';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { showDuration, spoken } from '$lib/schema/phrase';
@@ -16,6 +18,7 @@
 	import { provideHandsBusy } from '../../state/hands-busy.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { notify } from '../../state/notices.svelte';
+	import { writer } from '../care/writing';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
@@ -155,9 +158,20 @@
 		});
 		await goto('/', { invalidateAll: true });
 	}
-	async function ended(written: boolean): Promise<void> {
+	async function ended(written: Ended['written']): Promise<void> {
 		await run?.end();
-		if (written) void notify('Written down.');
+		const write = writer(() => today(getLocalTimeZone()).toString());
+		if (written.length > 0)
+			void notify('Written down.', {
+				action: {
+					label: 'Undo',
+					onClick: () =>
+						void write(
+							written.map(({ keptId, id }) => ({ keptId, event: { kind: 'undone', of: id } })),
+							'Taken back.'
+						)
+				}
+			});
 		await goto('/care', { invalidateAll: true });
 	}
 

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
+	import type { Ended } from '$lib/schema/run';
 	import { send } from '../../state/api';
 
 	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
@@ -10,7 +11,7 @@
 		run: () => string | undefined;
 		/** What has to be over first: the last tick must not arrive after the job is closed. */
 		before: () => Promise<void>;
-		onended: (written: boolean) => void;
+		onended: (written: Ended['written']) => void;
 	}
 	let { kind, run, before, onended }: Props = $props();
 	let day = $state(today(getLocalTimeZone()).toString());
@@ -22,7 +23,8 @@
 		busy = true;
 		await before();
 		const id = run();
-		const reply = id === undefined ? undefined : await send('POST', `/api/runs/${id}/end`, { day, leave });
+		const reply =
+			id === undefined ? undefined : await send<Ended>('POST', `/api/runs/${id}/end`, { day, leave });
 		busy = false;
 		if (reply && reply.kind !== 'ok') {
 			trouble =
@@ -31,7 +33,7 @@
 					: 'The server does not answer. What was done stays here: try again in a moment.';
 			return;
 		}
-		onended(!leave && id !== undefined);
+		onended(reply?.value.written ?? []);
 	}
 </script>
 

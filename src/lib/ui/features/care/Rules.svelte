@@ -19,7 +19,13 @@
 	] as const;
 	type Field = (typeof FIELDS)[number]['key'];
 
-	async function save(method: 'PUT' | 'DELETE', body?: unknown): Promise<void> {
+	async function save(
+		method: 'PUT' | 'DELETE',
+		body?: unknown,
+		said = 'The rules are changed.'
+	): Promise<void> {
+		// What they were, to be brought back.
+		const [before, wereUsual] = [rules, usual];
 		const reply = await send(method, '/api/care/rules', body);
 		// What was refused is shown as it was before.
 		await invalidateAll();
@@ -27,6 +33,16 @@
 			await notify(reply.issues[0]?.message ?? 'That rule cannot be: it was left as it was.');
 		else if (reply.kind === 'unreachable')
 			await notify('The server is not there. The rules are as they were: try again in a moment.');
+		else
+			await notify(said, {
+				action: {
+					label: 'Undo',
+					onClick: () =>
+						void (wereUsual
+							? save('DELETE', undefined, 'The rules are as they were.')
+							: save('PUT', { rules: before }, 'The rules are as they were.'))
+				}
+			});
 	}
 	function change(at: number, key: Field, value: number): Promise<void> {
 		const changed = rules.map((rule, i): CareRule => {

@@ -116,7 +116,10 @@
 			{#if keep < strands.length}
 				<p class="mt-2 max-w-[60ch] text-[15px] text-soft">
 					Onto a storage spool that turns, its rear end last. Nothing to put on now?
-					<a class="text-ink underline" href="/bench/{now.record.setupId}?job=off.{keep}">Only take it off</a>
+					<a class="text-ink underline" href="/bench/{now.record.setupId}?job=off.{keep}">Only take it off</a
+					>. Used often? It stays on, and the other goes on
+					<a class="text-ink underline" href="/fit/new?like={choice.spool.id}">a spare spool like this one</a
+					>.
 				</p>
 			{/if}
 		</section>

@@ -4,7 +4,15 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from './LoopCount.svelte';
 
-	/** How twisted is it now: a bight held up, and how far it spins. */
+	import { writer } from '../care/writing';
+
+	/** How twisted is it now: a bight held up, and how far it spins. Written down, where it is of a line that is kept. */
+	interface Props {
+		line: { readonly id: string; readonly label: string } | undefined;
+		today: string;
+	}
+	let { line, today }: Props = $props();
+	const write = writer(() => today);
 	const preferences = usePreferences();
 	let bightMm = $state(usualBightMm(preferences.units));
 	let spins = $state(2);
@@ -23,6 +31,18 @@
 	<div class="mt-2 grid gap-x-10 gap-y-4 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<div class="space-y-3">
 			<LoopCount {bightMm} {spins} onchange={(read) => ({ bightMm, spins } = read)} />
+			{#if line}
+				{@const { id, label } = line}
+				<button
+					type="button"
+					class="action-quiet min-h-10"
+					onclick={() =>
+						void write(
+							[{ keptId: id, event: { kind: 'loop-test', bightMm, spins } }],
+							`${label}: written down.`
+						)}>Write it down for {label}</button
+				>
+			{/if}
 		</div>
 		<div aria-live="polite">
 			<p class="figure leading-none">

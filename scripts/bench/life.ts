@@ -1,0 +1,61 @@
+import { addDays, type CareEvent } from '../../src/lib/core';
+import { DEFAULT_UNITS } from '../../src/lib/schema/units';
+import { newSetup } from '../../src/lib/schema/new-setup';
+import { openDatabase } from '../../src/lib/server/db/open';
+import { keptNow } from '../../src/lib/server/services/care';
+import { createSetup } from '../../src/lib/server/services/setups';
+import { recordWinding } from '../../src/lib/server/services/windings';
+
+const YEARS = 10;
+type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at' | 'day'> : never;
+
+/** What happens to a line in a year: so many times out, now and then cleaned, tested, walked. */
+const YEAR: readonly (readonly [dayOfYear: number, what: Part<CareEvent>])[] = [
+	...Array.from(
+		{ length: 14 },
+		(_, i) => [80 + 14 * i, { kind: 'fished', days: 1 + (i % 3), water: 'fresh' }] as const
+	),
+	...Array.from({ length: 6 }, (_, i) => [85 + 30 * i, { kind: 'cleaned' }] as const),
+	[150, { kind: 'loop-test', bightMm: 2000, spins: 1 }],
+	[270, { kind: 'loop-test', bightMm: 2000, spins: 2 }],
+	[280, { kind: 'let-out', share: 0.9, shareSd: 0.08 }],
+	[281, { kind: 'dressed' }],
+	[282, { kind: 'respooled', turns: { mean: 0, sd: 0 } }]
+];
+
+/** So many lines, each over backing on a spool of its own, with ten years of events. How many events that is. */
+export async function fillLife(directory: string, lines: number, today: string): Promise<number> {
+	const db = await openDatabase(directory);
+	const began = addDays(today, -365 * YEARS);
+	try {
+		for (let i = 0; i < lines; i++) {
+			const form = newSetup();
+			Object.assign(form.spool, {
+				name: `Spool ${i}`,
+				way: 'measured',
+				rim: '84 mm',
+				arbor: '38 mm',
+				width: '21 mm'
+			});
+			const { id } = await createSetup(db, form, DEFAULT_UNITS);
+			const typed = { woundOn: began, turns: '', depth: '', gap: '', note: '', who: '' };
+			await recordWinding(db, id, typed, DEFAULT_UNITS);
+		}
+		const { kept } = await keptNow(db);
+		let count = 0;
+		for (const { id, kind } of kept) {
+			if (kind === 'backing') continue;
+			const rows = Array.from({ length: YEARS }, (_, year) =>
+				YEAR.map(([dayOfYear, what]) => {
+					const day = addDays(began, 365 * year + dayOfYear);
+					const event = { id: `event-${(count += 1)}`, day, at: count, ...what };
+					return { id: event.id, kept_id: id, event: JSON.stringify(event) };
+				})
+			).flat();
+			await db.batchInsert('care_events', rows, 200);
+		}
+		return count;
+	} finally {
+		await db.destroy();
+	}
+}
