@@ -2,9 +2,13 @@ import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE } from '$lib/schema/
 import { readSchools } from '$lib/schema/schools-cookie';
 import { UNITS_COOKIE } from '$lib/schema/units';
 import { closeDatabase } from '$lib/server/db';
-import type { Handle, HandleServerError } from '@sveltejs/kit';
+import { keptNow } from '$lib/server/services';
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
 process.on('sveltekit:shutdown', () => closeDatabase());
+
+/** Lives are folded before anyone asks for them; what keeps that from working is told to whoever does ask. */
+export const init: ServerInit = () => void keptNow().catch(() => undefined);
 
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));

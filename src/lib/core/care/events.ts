@@ -85,8 +85,8 @@ export function counting(events: readonly CareEvent[]): CareEvent[] {
 	const seen = new Map(events.map((event) => [event.id, event]));
 	// An undoing counts unless it is undone itself; they are looked at from the newest.
 	const undone = new Set<string>();
-	for (const event of [...seen.values()].sort((a, b) => b.at - a.at))
-		if (event.kind === 'undone' && !undone.has(event.id)) undone.add(event.of);
+	const undoings = [...seen.values()].filter((event) => event.kind === 'undone');
+	for (const event of undoings.sort((a, b) => b.at - a.at)) if (!undone.has(event.id)) undone.add(event.of);
 	return [...seen.values()]
 		.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
 		.sort((a, b) => (a.day === b.day ? a.at - b.at : a.day < b.day ? -1 : 1));

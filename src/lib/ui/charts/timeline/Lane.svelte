@@ -88,89 +88,89 @@
 >
 	<svg class="block w-full" height={LANE.height} aria-hidden="true">
 		<clipPath id="{id}-clip"><rect width={view.width} height={LANE.height} /></clipPath>
-		<g clip-path="url(#{id}-clip)">
-			{#each places as { x: left, width, on, place, gapMm }, i (i)}
-				{#if on === 'retired'}
-					<path
-						d="M{left} 2v{LANE.place - 2}M{left - 4} 4l8 8m0 -8l-8 8"
-						stroke="var(--ink)"
-						stroke-width="1.5"
-					/>
-				{:else}
-					<rect
-						x={left}
-						y="1"
-						{width}
-						height={LANE.place - 1}
-						fill={on === 'spool' ? ROLE_COLOURS[role] : 'none'}
-						fill-opacity="0.32"
-						stroke={ROLE_COLOURS[role]}
-						stroke-width="1.25"
-						stroke-dasharray={on === 'coil' ? '3 3' : undefined}
-					/>
-					{@const text = gapMm === undefined ? place : `${place}, gap ${gap(gapMm)}`}
-					<text x={left + 4} y={LANE.place - 3} font-size="11.5" class="figure" fill="var(--ink)"
-						>{roomFor(text, width)}</text
-					>
-				{/if}
-			{/each}
-			{#if twists}
-				<g transform="translate(0 {twistTop})">
-					<path d={twistArea(moments, x, today, mostTwist)} fill="var(--soft)" fill-opacity="0.3" />
-				</g>
-				<line
-					x2={view.width}
-					y1={limitY(TWIST_LIMITS.loops)}
-					y2={limitY(TWIST_LIMITS.loops)}
-					stroke="var(--warn)"
-					stroke-dasharray="2 4"
-				/>
-				<line
-					x2={view.width}
-					y1={limitY(TWIST_LIMITS.noticed)}
-					y2={limitY(TWIST_LIMITS.noticed)}
-					stroke="var(--hair)"
-				/>
-			{/if}
-			<line x2={view.width} y1={floor} y2={floor} stroke="var(--hair)" />
-			{#each bars as { x: left, days, salt } (left)}
-				{@const tall = (LANE.days - 2) * Math.min(days / FULL_DAYS, 1) + 2}
-				<rect
-					x={left - 1}
-					y={floor - tall}
-					width="3"
-					height={tall}
-					fill={salt ? 'var(--tip)' : 'var(--soft)'}
-				/>
-			{/each}
-			{#each marks as { x: left, kind, count } (left)}
-				<g transform="translate({left} {twists ? middle : twistTop + 14})">
-					<path d={SIGNS[kind]} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" />
-					{#if count > 1}
-						<text x="5" y="-3" font-size="10.5" class="figure" fill="var(--ink)">{count}</text>
+		{#if view.ready}<g clip-path="url(#{id}-clip)">
+				{#each places as { x: left, width, on, place, gapMm }, i (i)}
+					{#if on === 'retired'}
+						<path
+							d="M{left} 2v{LANE.place - 2}M{left - 4} 4l8 8m0 -8l-8 8"
+							stroke="var(--ink)"
+							stroke-width="1.5"
+						/>
+					{:else}
+						<rect
+							x={left}
+							y="1"
+							{width}
+							height={LANE.place - 1}
+							fill={on === 'spool' ? ROLE_COLOURS[role] : 'none'}
+							fill-opacity="0.32"
+							stroke={ROLE_COLOURS[role]}
+							stroke-width="1.25"
+							stroke-dasharray={on === 'coil' ? '3 3' : undefined}
+						/>
+						{@const text = gapMm === undefined ? place : `${place}, gap ${gap(gapMm)}`}
+						<text x={left + 4} y={LANE.place - 3} font-size="11.5" class="figure" fill="var(--ink)"
+							>{roomFor(text, width)}</text
+						>
 					{/if}
-				</g>
-			{/each}
-			<line x1={now} x2={now} y2={floor} stroke="var(--ink)" stroke-width="1.25" />
-			{#each next as { job, at: left } (job)}
-				<path
-					d="M{left} {floor}V{twistTop + 6}h9l-3 4l3 4h-9"
-					fill="var(--paper)"
-					stroke="var(--ink)"
-					stroke-width="1.3"
-					data-next={job}
-				/>
-			{/each}
-			{#if picked}
-				<line
-					x1={x(atDay(picked.day))}
-					x2={x(atDay(picked.day))}
-					y2={floor}
-					stroke="var(--ink)"
-					stroke-dasharray="2 2"
-				/>
-			{/if}
-		</g>
+				{/each}
+				{#if twists}
+					<g transform="translate(0 {twistTop})">
+						<path d={twistArea(moments, x, today, mostTwist)} fill="var(--soft)" fill-opacity="0.3" />
+					</g>
+					<line
+						x2={view.width}
+						y1={limitY(TWIST_LIMITS.loops)}
+						y2={limitY(TWIST_LIMITS.loops)}
+						stroke="var(--warn)"
+						stroke-dasharray="2 4"
+					/>
+					<line
+						x2={view.width}
+						y1={limitY(TWIST_LIMITS.noticed)}
+						y2={limitY(TWIST_LIMITS.noticed)}
+						stroke="var(--hair)"
+					/>
+				{/if}
+				<line x2={view.width} y1={floor} y2={floor} stroke="var(--hair)" />
+				{#each bars as { x: left, days, salt } (left)}
+					{@const tall = (LANE.days - 2) * Math.min(days / FULL_DAYS, 1) + 2}
+					<rect
+						x={left - 1}
+						y={floor - tall}
+						width="3"
+						height={tall}
+						fill={salt ? 'var(--tip)' : 'var(--soft)'}
+					/>
+				{/each}
+				{#each marks as { x: left, kind, count } (left)}
+					<g transform="translate({left} {twists ? middle : twistTop + 14})">
+						<path d={SIGNS[kind]} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" />
+						{#if count > 1}
+							<text x="5" y="-3" font-size="10.5" class="figure" fill="var(--ink)">{count}</text>
+						{/if}
+					</g>
+				{/each}
+				<line x1={now} x2={now} y2={floor} stroke="var(--ink)" stroke-width="1.25" />
+				{#each next as { job, at: left } (job)}
+					<path
+						d="M{left} {floor}V{twistTop + 6}h9l-3 4l3 4h-9"
+						fill="var(--paper)"
+						stroke="var(--ink)"
+						stroke-width="1.3"
+						data-next={job}
+					/>
+				{/each}
+				{#if picked}
+					<line
+						x1={x(atDay(picked.day))}
+						x2={x(atDay(picked.day))}
+						y2={floor}
+						stroke="var(--ink)"
+						stroke-dasharray="2 2"
+					/>
+				{/if}
+			</g>{/if}
 	</svg>
 	<p class="figure min-h-5 truncate text-[13.5px]" aria-hidden="true" data-said>{said}</p>
 </div>

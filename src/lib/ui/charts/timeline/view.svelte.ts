@@ -11,6 +11,8 @@ const CLOSEST_DAYS = 14;
 export class TimeView {
 	/** Width of a lane, px. */
 	width = $state(600);
+	/** Drawn once its width is known: what a server drew would be drawn again. */
+	ready = $state(false);
 	#transform = $state.raw<ZoomTransform>(zoomIdentity);
 	readonly #days: () => readonly [number, number];
 	readonly #base: TimeScale = $derived.by(() => {
@@ -32,6 +34,7 @@ export class TimeView {
 	readonly dragged: Attachment<HTMLElement> = (element) => {
 		const [from, to] = this.#days();
 		this.#element = element;
+		this.ready = true;
 		this.#behaviour = zoom<HTMLElement, unknown>()
 			.filter((event: MouseEvent | WheelEvent | TouchEvent) =>
 				'touches' in event
