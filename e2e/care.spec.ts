@@ -180,8 +180,24 @@ test("the rules are anyone's to edit, and the usual ones come back", async ({ pa
 	// Backing is tested at each change of line, unless someone says otherwise.
 	await rules.getByLabel('Tug-test it: at a change of line').uncheck();
 	await expect(rules.getByLabel('Tug-test it: at a change of line')).not.toBeChecked();
+	// Another rule, for everyone to see; taken back, it holds no longer.
+	const another = rules.getByRole('form', { name: 'Another rule' });
+	await another.getByLabel('Another rule').selectOption({ label: 'Judge whether it is still good' });
+	await another.getByLabel('Of').selectOption({ label: 'backing' });
+	await another.getByLabel('Every so many days').fill('10');
+	await another.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.locator('[data-due="judge"][data-overdue]').first()).toBeVisible();
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'Another rule holds.' })
+		.getByRole('button', { name: 'Undo' })
+		.click();
+	await expect(page.locator('[data-due="judge"][data-overdue]')).toHaveCount(0);
+	await rules.getByRole('button', { name: 'Leave out: Rinse it after salt, backing' }).click();
+	await expect(rinse).toHaveCount(0);
 	await rules.getByRole('button', { name: 'The usual ones again' }).click();
 	await expect(every).toHaveValue('365');
+	await expect(rinse).toHaveValue('1');
 });
 
 test('what is said while the server is away is told not to be written down', async ({

@@ -7,6 +7,8 @@ declare global {
 		interface Locals {
 			units: UnitSystem;
 			theme: Theme;
+			/** The day it is where the person is: 2026-11-25. */
+			today: string;
 			/** The person's own ways, where people differ. */
 			schools: ChosenSchools;
 		}

@@ -1,7 +1,8 @@
-import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE } from '$lib/schema/preferences';
+import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/schema/preferences';
 import { readSchools } from '$lib/schema/schools-cookie';
 import { UNITS_COOKIE } from '$lib/schema/units';
 import { closeDatabase } from '$lib/server/db';
+import { todayIn } from '$lib/server/today';
 import { keptNow } from '$lib/server/services';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
@@ -13,6 +14,7 @@ export const init: ServerInit = () => void keptNow().catch(() => undefined);
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));
 	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
+	event.locals.today = todayIn(event.cookies.get(ZONE_COOKIE));
 	event.locals.schools = readSchools(event.cookies.get(SCHOOLS_COOKIE));
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),

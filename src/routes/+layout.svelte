@@ -3,7 +3,7 @@
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import Sheet from '$lib/ui/primitives/Sheet.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
-	import { providePreferences } from '$lib/ui/state/preferences.svelte';
+	import { providePreferences, rememberZone } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut } from '$lib/ui/state/shortcuts';
 	import '../app.css';
 
@@ -13,6 +13,7 @@
 	let help = $state(false);
 	// From here on the page answers to what is done with it.
 	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
+	$effect(rememberZone);
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
 	const KEYS: Record<string, () => void> = {
@@ -21,6 +22,7 @@
 		n: () => void goto('/fit/new'),
 		m: () => void goto('/match'),
 		k: () => void goto('/knots'),
+		c: () => void goto('/care'),
 		u: () => (preferences.units = NEXT_UNITS[preferences.units])
 	};
 	const SHEET: readonly [string, string][] = [
@@ -28,6 +30,7 @@
 		['N', 'a new set-up'],
 		['M', 'every spool with every line'],
 		['K', 'knots; on one: arrow keys a stage, P plays, X for the left hand'],
+		['C', 'care; on a lane: arrow keys from moment to moment, + − 0 closer, farther, all'],
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],

@@ -1,10 +1,9 @@
 import { care, rack } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ depends }) => {
+export const load: PageServerLoad = async ({ depends, locals }) => {
 	depends('wendle:rack');
-	const { entries } = await care(today());
+	const { entries } = await care(locals.today);
 	/** How much is overdue on each spool. */
 	const due: Record<string, number> = {};
 	for (const { spoolId, dues } of entries)

@@ -5,6 +5,9 @@ export const THEMES = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof THEMES)[number];
 export const THEME_COOKIE = 'wendle-theme';
 
+/** Where the person is, as a time zone: the server then knows what day it is there. */
+export const ZONE_COOKIE = 'wendle-zone';
+
 export const readTheme = (cookie: string | undefined): Theme =>
 	THEMES.find((theme) => theme === cookie) ?? 'system';
 export const readUnits = (cookie: string | undefined): UnitSystem =>

@@ -1,11 +1,10 @@
 import { originOf } from '$lib/server/origin';
 import { care, calendarFile } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import type { RequestHandler } from './$types';
 
 /** What falls due, to subscribe to or to download. */
-export const GET: RequestHandler = async ({ url }) => {
-	const day = today();
+export const GET: RequestHandler = async ({ url, locals }) => {
+	const day = locals.today;
 	const { entries } = await care(day);
 	return new Response(calendarFile(entries, day, originOf(url)), {
 		headers: {

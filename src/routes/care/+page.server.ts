@@ -1,11 +1,10 @@
 import { readCareFilter } from '$lib/schema/care-page';
 import { carePage } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 /** What is kept, filtered as the address says: see `care-page.ts`. */
-export const load: PageServerLoad = async ({ url, depends }) => {
+export const load: PageServerLoad = async ({ url, depends, locals }) => {
 	depends('wendle:care');
-	const day = today();
+	const day = locals.today;
 	return { care: await carePage(day, readCareFilter(url.searchParams)), today: day };
 };

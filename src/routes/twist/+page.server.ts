@@ -1,10 +1,9 @@
 import { twistQuestion } from '$lib/schema/twist-question';
 import { keptNow, woundAs } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 /** The question of the address; and with `?line=`, what the ledger of that line says. */
-export const load: PageServerLoad = async ({ url, depends }) => {
+export const load: PageServerLoad = async ({ url, depends, locals }) => {
 	depends('wendle:care');
 	const id = url.searchParams.get('line');
 	const now = id === null ? undefined : await keptNow();
@@ -13,10 +12,10 @@ export const load: PageServerLoad = async ({ url, depends }) => {
 		id === null ? undefined : now?.states.get(id)
 	];
 	const question = twistQuestion(url.searchParams, state && Math.round(state.lengthMm));
-	if (!kept || !state) return { question, today: today(), line: undefined };
+	if (!kept || !state) return { question, today: locals.today, line: undefined };
 	return {
 		question,
-		today: today(),
+		today: locals.today,
 		line: {
 			id: kept.id,
 			label: kept.label,

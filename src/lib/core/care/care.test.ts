@@ -192,6 +192,15 @@ describe('what falls due (common practice)', () => {
 			['judge', false]
 		]);
 	});
+	it('where two rules ask for one job, it is asked for once: by the one that is first', () => {
+		const state = careState(LINE, [CAME]);
+		const rules: CareRule[] = [
+			{ job: 'clean', kinds: ['line'], everyDays: 300 },
+			{ job: 'clean', kinds: ['line'], everyDays: 30 }
+		];
+		expect(duesOf(rules, LINE, state, '2026-04-02').map(({ on }) => on)).toEqual(['2026-05-01']);
+		expect(duesOf(rules, LINE, state, '2027-04-02')).toHaveLength(1);
+	});
 	it('is the same day in every time zone: a day has none', () => {
 		const zone = process.env['TZ'];
 		const seen = ['Pacific/Kiritimati', 'America/Anchorage', 'Europe/Dublin'].map((tz) => {

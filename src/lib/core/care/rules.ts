@@ -141,13 +141,14 @@ export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day):
 	return { job, on, daysOutLeft, expectedOn, because, overdue: because !== 'not yet' };
 }
 
-/** Everything that falls due for a thing, what is overdue first, then by its day. */
+/** Everything that falls due for a thing, what is overdue first, then by its day; where several rules ask for one job, the first. */
 export function duesOf(rules: readonly CareRule[], kept: Kept, state: CareState, today: Day): Due[] {
-	const order = ({ overdue, on }: Due): number =>
-		overdue ? -Infinity : on === undefined ? Infinity : dayNumber(on);
-	return rules
+	const order = ({ overdue, expectedOn }: Due): number =>
+		overdue ? -Infinity : expectedOn === undefined ? Infinity : dayNumber(expectedOn);
+	const all = rules
 		.flatMap((rule) => dueBy(rule, kept, state, today) ?? [])
 		.sort((a, b) => (order(a) === order(b) ? 0 : order(a) - order(b)));
+	return all.filter(({ job }, i) => all.findIndex((due) => due.job === job) === i);
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { ChosenSchools } from '$lib/core';
-import { SCHOOLS_COOKIE, THEME_COOKIE, type Theme } from '$lib/schema/preferences';
+import { SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from '$lib/schema/preferences';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/schema/units';
 import { getContext, setContext } from 'svelte';
 
@@ -9,6 +9,10 @@ const YEAR_S = 365 * 24 * 3600;
 const remember = (name: string, value: string): void => {
 	document.cookie = `${name}=${value}; path=/; max-age=${YEAR_S}; samesite=lax`;
 };
+
+/** Tells the server in which time zone the person is, for the next page it makes. */
+export const rememberZone = (): void =>
+	remember(ZONE_COOKIE, Intl.DateTimeFormat().resolvedOptions().timeZone);
 
 /** Units, theme and a person's own ways, switched everywhere at once and remembered for the next page the server makes. */
 export class Preferences {

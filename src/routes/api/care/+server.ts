@@ -1,11 +1,10 @@
 import { AddCareEvents, asCareEvent } from '$lib/schema/care';
 import { notFound, readBody } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = async () => json(await care(today()));
+export const GET: RequestHandler = async ({ locals }) => json(await care(locals.today));
 
 /** Writes down what was done. */
 export const POST: RequestHandler = async ({ request }) => {

@@ -1,11 +1,10 @@
 import { addDays } from '$lib/core';
 import { care, practice } from '$lib/server/services';
-import { today } from '$lib/server/today';
 import type { PageServerLoad } from './$types';
 
 /** What to do before a day: `?before=`; without one before the season, else within a month. */
-export const load: PageServerLoad = async ({ url }) => {
-	const day = today();
+export const load: PageServerLoad = async ({ url, locals }) => {
+	const day = locals.today;
 	const asked = url.searchParams.get('before');
 	const { windsOn } = await practice(new Date(`${day}T12:00:00Z`));
 	const usual = windsOn !== null && windsOn >= day ? windsOn : addDays(day, 30);

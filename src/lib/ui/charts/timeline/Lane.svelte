@@ -152,7 +152,7 @@
 					</g>
 				{/each}
 				<line x1={now} x2={now} y2={floor} stroke="var(--ink)" stroke-width="1.25" />
-				{#each next as { job, at: left } (job)}
+				{#each next as { job, at: left }, i (i)}
 					<path
 						d="M{left} {floor}V{twistTop + 6}h9l-3 4l3 4h-9"
 						fill="var(--paper)"

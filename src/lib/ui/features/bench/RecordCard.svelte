@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { isUnder, withUnit, type JobSetup } from '$lib/core';
+	import { isUnder, withUnit, type JobSetup, type TwistSource } from '$lib/core';
 	import type { BenchJob } from '$lib/schema/bench-job';
 	import type { RecordForm, TravelForm } from '$lib/schema/setup';
 	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
@@ -48,10 +48,13 @@
 	const winds = job.parts.filter(
 		({ id, role }) => !isUnder(role) && (doing.kind !== 'swap' || doing.on.some(({ part }) => part === id))
 	);
-	// svelte-ignore state_referenced_locally
-	const from = doing.kind === 'wind' ? 'line-spool' : 'maker-coil';
+	/** What it was on, most likely: a new line's spool, a coil, another reel. */
+	const sourceOf = (part: string): TwistSource => {
+		const from = doing.kind === 'swap' ? doing.on.find((on) => on.part === part)?.from : 'new';
+		return from === 'reel' ? 'reel' : from === 'coil' ? 'maker-coil' : 'line-spool';
+	};
 	let travels = $state<(TravelForm | undefined)[]>(
-		winds.map(({ id }) => ({ part: id, source: from, leaving: 'turning', seen: 'clockwise' }))
+		winds.map(({ id }) => ({ part: id, source: sourceOf(id), leaving: 'turning', seen: 'clockwise' }))
 	);
 	let issues = $state<readonly WordedIssue[]>([]);
 	let trouble = $state<string>();

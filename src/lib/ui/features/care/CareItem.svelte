@@ -73,7 +73,7 @@
 			{onkey}
 		/>
 		<ul>
-			{#each dues as due (due.job)}
+			{#each dues as due, i (i)}
 				<li
 					class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair py-0.5"
 					data-due={due.job}

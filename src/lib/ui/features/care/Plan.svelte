@@ -93,7 +93,7 @@
 	{#each places(what) as [place, on] (place)}
 		<h3 class="mt-3 text-[16px] font-semibold">{place}</h3>
 		<ul>
-			{#each on as { thing, job, minutes: takes, overdue, expectedOn } (`${thing}/${job}`)}
+			{#each on as { thing, job, minutes: takes, overdue, expectedOn }, i (i)}
 				{@const one = byId.get(thing)}
 				<li class="flex items-baseline gap-3 border-b border-hair py-1.5 text-[16px]" data-plan-item={job}>
 					<svg width="14" height="14" viewBox="0 0 14 14" class="shrink-0 self-center" aria-hidden="true"

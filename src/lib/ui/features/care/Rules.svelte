@@ -1,12 +1,24 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { JOB_NAMES, type CareRule } from '$lib/core';
+	import { JOB_NAMES, KEPT_KINDS, type CareJob, type CareRule, type KeptKind } from '$lib/core';
 	import { ROLE_NAMES } from '$lib/schema/parts';
+	import X from '@lucide/svelte/icons/x';
+	import NumberField from '../../primitives/NumberField.svelte';
+	import Select from '../../primitives/Select.svelte';
 	import { send } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What falls due when: anyone's to edit. An empty field does not count. */
 	let { rules, usual }: { rules: readonly CareRule[]; usual: boolean } = $props();
+
+	const JOB_OPTIONS = (Object.keys(JOB_NAMES) as CareJob[]).map((value) => ({
+		value,
+		label: JOB_NAMES[value]
+	}));
+	const KIND_OPTIONS = KEPT_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }));
+	let job = $state<CareJob>('clean');
+	let kind = $state<KeptKind>('line');
+	let everyDays = $state(365);
 
 	const FIELDS = [
 		{ key: 'everyDays', label: 'days', least: 1, most: 10_000, step: 1 },
@@ -79,7 +91,7 @@
 				</tr>
 			</thead>
 			<tbody>
-				{#each rules as rule, i (`${rule.job}/${rule.kinds.join()}`)}
+				{#each rules as rule, i (i)}
 					<tr class="border-t border-hair">
 						<th class="py-1.5 pr-6 text-left font-semibold" scope="row">{JOB_NAMES[rule.job]}</th>
 						<td class="pr-6">{rule.kinds.map((kind) => ROLE_NAMES[kind]).join(', ')}</td>
@@ -110,11 +122,47 @@
 								onchange={({ currentTarget }) => void changeAtLine(i, currentTarget.checked)}
 							/>
 						</td>
+						<td>
+							<button
+								type="button"
+								class="grid size-8 place-items-center text-soft hover:text-ink"
+								aria-label="Leave out: {JOB_NAMES[rule.job]}, {rule.kinds
+									.map((kind) => ROLE_NAMES[kind])
+									.join(', ')}"
+								onclick={() => void save('PUT', { rules: rules.toSpliced(i, 1) }, 'The rule is left out.')}
+								><X size={15} /></button
+							>
+						</td>
 					</tr>
 				{/each}
 			</tbody>
 		</table>
 	</div>
+	<form
+		class="mt-4 flex flex-wrap items-end gap-x-5 gap-y-3"
+		aria-label="Another rule"
+		onsubmit={(event) => {
+			event.preventDefault();
+			void save('PUT', { rules: [...rules, { job, kinds: [kind], everyDays }] }, 'Another rule holds.');
+		}}
+	>
+		<div class="w-56">
+			<Select label="Another rule" options={JOB_OPTIONS} value={job} onchange={(value) => (job = value)} />
+		</div>
+		<div class="w-36">
+			<Select label="Of" options={KIND_OPTIONS} value={kind} onchange={(value) => (kind = value)} />
+		</div>
+		<div class="w-28">
+			<NumberField
+				label="Every so many days"
+				value={everyDays}
+				min={1}
+				max={10_000}
+				onchange={(value) => (everyDays = value ?? 365)}
+			/>
+		</div>
+		<button type="submit" class="action-quiet min-h-10">Add it</button>
+	</form>
 	{#if !usual}
 		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save('DELETE')}
 			>The usual ones again</button

@@ -81,14 +81,15 @@ const WHY: Record<Due['because'], string> = {
 	'not yet': ''
 };
 /** When something is due, or why it is. */
-export function dueText({ on, daysOutLeft, because, overdue, expectedOn }: Due): string {
+export function dueText({ job, on, daysOutLeft, because, overdue, expectedOn }: Due): string {
 	const day = on === undefined ? undefined : showDay(new Date(on));
 	if (overdue) return because === 'date' ? `due since ${day}` : WHY[because];
+	if (job === 'rinse') return 'after the next salt water';
 	const left =
 		daysOutLeft === undefined
 			? []
 			: [
-					`${formatNumber(daysOutLeft, 0)} days out left${
+					`${daysOutLeft === 1 ? '1 day' : `${formatNumber(daysOutLeft, 0)} days`} out left${
 						expectedOn !== undefined && expectedOn !== on ? `, about ${showDay(new Date(expectedOn))}` : ''
 					}`
 				];
