@@ -4,9 +4,13 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ depends, locals }) => {
 	depends('wendle:rack');
 	const { entries } = await care(locals.today);
-	/** How much is overdue on each spool. */
+	/** How much is overdue on each spool, and of what lies on coils. */
 	const due: Record<string, number> = {};
-	for (const { spoolId, dues } of entries)
-		if (spoolId !== null) due[spoolId] = (due[spoolId] ?? 0) + dues.filter(({ overdue }) => overdue).length;
-	return { rack: await rack(), due };
+	let coiled = 0;
+	for (const { spoolId, dues } of entries) {
+		const overdue = dues.filter((one) => one.overdue).length;
+		if (spoolId === null) coiled += overdue;
+		else due[spoolId] = (due[spoolId] ?? 0) + overdue;
+	}
+	return { rack: await rack(), due, coiled };
 };

@@ -71,6 +71,14 @@
 				</svg>
 				cut along the axle, all to one scale; the coin is 20 mm
 			</p>
+			{#if data.coiled > 0}
+				<a
+					href="/care?where=coil&due=1"
+					class="figure text-[14px] font-semibold underline decoration-2 underline-offset-4"
+					data-due-on-coils
+					>{data.coiled === 1 ? '1 thing is due' : `${data.coiled} things are due`} on what lies on coils</a
+				>
+			{/if}
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
 		<Shelf {entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />

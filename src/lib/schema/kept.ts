@@ -90,9 +90,6 @@ export function commonOf(a: readonly string[], b: readonly string[]): number {
 	return differs < 0 ? a.length : differs;
 }
 
-/** Events of one record come one after another; this many have room. */
-const STEPS_A_RECORD = 8;
-
 /**
  * Every strand that was ever wound, and what that says of where it is: it came with its first winding; a winding
  * puts its strands on its spool, and what lay there before on a coil. What lay undermost before and still does stayed where it
@@ -107,9 +104,9 @@ export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
 	/** What lies on each spool, from the arbor outward, each with the part it was wound as. */
 	const onSpool = new Map<string, readonly { id: string; part: string }[]>();
 	const spoolOf = new Map<string, string>();
-	records.forEach((record, i) => {
+	records.forEach((record) => {
 		const { spoolId, woundOn: day } = record;
-		let at = STEPS_A_RECORD * i;
+		let at = record.writtenAt;
 		const add = (id: string, what: string, event: Record<string, unknown>): void => {
 			const list = events.get(id) ?? [];
 			list.push({ id: `${record.id}:${what}`, day, at, ...event } as CareEvent);

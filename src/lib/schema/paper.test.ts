@@ -17,6 +17,7 @@ const record = (given: Partial<WindRecord> = {}): WindRecord => ({
 	setupId: 'u',
 	spoolId: 's',
 	woundOn: '2026-05-01',
+	writtenAt: 0,
 	typed: {
 		woundOn: '2026-05-01',
 		turns: '900',

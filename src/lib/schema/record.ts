@@ -8,6 +8,8 @@ export interface WindRecord {
 	readonly spoolId: string;
 	/** ISO date. */
 	readonly woundOn: string;
+	/** When it was written down, ms: of two things on one day the later. */
+	readonly writtenAt: number;
 	/** As typed. */
 	readonly typed: RecordForm;
 	readonly turns: number | null;

@@ -17,6 +17,7 @@ const record = (form: SetupForm, given: Partial<WindRecord> = {}): WindRecord =>
 	setupId: 'setup-1',
 	spoolId: 'spool-1',
 	woundOn: '2026-04-01',
+	writtenAt: (count += 10),
 	typed: { woundOn: '2026-04-01', turns: '', depth: '', gap: '', note: '', who: '' },
 	turns: null,
 	depthMm: null,

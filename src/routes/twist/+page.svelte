@@ -110,5 +110,11 @@
 		{machineSays(verdict) === 0 ? 'the first have a point' : 'the second are right'}.
 	</p>
 	<LoopTest {line} today={data.today} />
-	<GettingItOut {question} {turns} wound={line?.wound} onchange={change} />
+	<GettingItOut
+		{question}
+		{turns}
+		wound={line?.wound}
+		coiled={line !== undefined && !line.wound}
+		onchange={change}
+	/>
 </div>

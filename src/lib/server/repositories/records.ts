@@ -18,13 +18,15 @@ const Row = z
 		form: json(SetupForm),
 		backing_mm: z.number(),
 		backing_measured: flag,
-		run: json(RunSummary).nullable()
+		run: json(RunSummary).nullable(),
+		created_at: z.string()
 	})
 	.transform((row): WindRecord => ({
 		id: row.id,
 		setupId: row.setup_id,
 		spoolId: row.spool_id,
 		woundOn: row.wound_on,
+		writtenAt: Date.parse(row.created_at),
 		typed: row.typed,
 		turns: row.turns,
 		depthMm: row.depth_mm,
@@ -74,7 +76,7 @@ export const findRecord = async (db: Knex, id: string): Promise<WindRecord | und
 export const markTakenBack = async (db: Knex, id: string, at: string | null): Promise<boolean> =>
 	(await db('records').where({ id }).update({ taken_back_at: at })) > 0;
 
-export async function insertRecord(db: Knex, record: WindRecord, now: string): Promise<void> {
+export async function insertRecord(db: Knex, record: WindRecord): Promise<void> {
 	await db('records').insert({
 		id: record.id,
 		setup_id: record.setupId,
@@ -88,7 +90,7 @@ export async function insertRecord(db: Knex, record: WindRecord, now: string): P
 		backing_mm: record.backingMm,
 		backing_measured: record.backingMeasured,
 		run: record.run && JSON.stringify(record.run),
-		created_at: now
+		created_at: new Date(record.writtenAt).toISOString()
 	});
 }
 

@@ -193,6 +193,10 @@ describe('jobs that wind nothing new', () => {
 			off: [],
 			on: [{ where: 'drawer' }]
 		});
+		// On the very day it came off: what is written later is later.
+		await record(again, '2026-06-01');
+		expect((await where())[`${id}:line`]).toBe('Tarn');
+		expect((await rack(db))[0]!.still).toBe(2);
 	});
 	it('twist walked out: the ledger has it, and the loop test after it', async () => {
 		const { id } = await wound('Tarn');

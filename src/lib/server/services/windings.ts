@@ -56,6 +56,7 @@ export async function recordWinding(
 		setupId,
 		spoolId: setup.spoolId,
 		woundOn: typed.woundOn,
+		writtenAt: Date.now(),
 		typed: settleRecord(typed, units),
 		...readings,
 		form: setup.form,
@@ -66,7 +67,7 @@ export async function recordWinding(
 			folded &&
 			summaryOf(run, folded, { steps: workOf(job, bench).steps, hand: job.hand, knots: knotsOf(job) })
 	};
-	await insertRecord(db, record, new Date().toISOString());
+	await insertRecord(db, record);
 	return { kind: 'recorded', id: record.id };
 }
 

@@ -13,9 +13,11 @@
 		turns: number;
 		/** The set-up and part under which this very line lies on a spool. */
 		wound: { readonly setupId: string; readonly part: string } | undefined;
+		/** It is a line of yours that lies on no reel. */
+		coiled: boolean;
 		onchange: (part: Partial<TwistQuestion>) => void;
 	}
-	let { question, turns, wound, onchange }: Props = $props();
+	let { question, turns, wound, coiled, onchange }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const ways = $derived(waysOut({ ...question, turns }));
