@@ -77,6 +77,8 @@
 			</p>
 			<div class="mt-2"><TwistedLine perMetre={line.perMetre.mean} off={1} label="As it lies now" /></div>
 		</section>
+		{@render asItIs()}
+		<h2 class="mt-10 border-t-2 border-ink pt-3 text-[19px] font-semibold">Before it travels again</h2>
 	{/if}
 	<div class="mt-4 flex flex-wrap items-end gap-x-10 gap-y-3">
 		<div class="w-44">
@@ -104,6 +106,10 @@
 		<TravelWay name="One way" legs={question.one} onchange={way('one')} />
 		<TravelWay name="Another way" legs={question.other} onchange={way('other')} />
 	</div>
+	{#if !line}{@render asItIs()}{/if}
+</div>
+
+{#snippet asItIs()}
 	<p class="mt-6 max-w-[70ch] text-[15px]" data-schools>
 		Some say: <q>{MACHINE_SCHOOLS[0]}</q> Others: <q>{MACHINE_SCHOOLS[1]}</q>
 		{line ? 'For this line, as its ledger stands,' : 'For what is planned here'}
@@ -117,4 +123,4 @@
 		coiled={line !== undefined && !line.wound}
 		onchange={change}
 	/>
-</div>
+{/snippet}

@@ -88,6 +88,8 @@
 					<th class="pr-6 font-normal" scope="col">what</th>
 					<th class="pr-6 font-normal" scope="col">of</th>
 					{#each FIELDS as { key, label } (key)}<th class="pr-4 font-normal" scope="col">{label}</th>{/each}
+					<th class="pr-4 font-normal" scope="col">at a change of line</th>
+					<th scope="col"><span class="sr-only">Leave out</span></th>
 				</tr>
 			</thead>
 			<tbody>

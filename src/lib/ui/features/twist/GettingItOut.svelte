@@ -86,7 +86,7 @@
 					about {Math.round(best.minutes)} min, about {percent(best)} of it goes{#if best.passes}, in {best.passes ===
 						1
 							? 'one pass'
-							: `${best.passes} passes`}, {showLong(best.laneMm!, units)} of lane each{/if}{#if best.pullLb},
+							: `${best.passes} passes`}, {showLong(best.laneMm!, units)} of lane{best.passes === 1 ? '' : ' each'}{/if}{#if best.pullLb},
 						a steady pull of {formatNumber(best.pullLb, 1)} lb{/if}
 				</p>
 				<ol class="mt-3 max-w-[62ch] list-decimal space-y-1.5 pl-5 text-[17px]">
