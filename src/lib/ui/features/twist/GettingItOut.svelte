@@ -86,8 +86,9 @@
 					about {Math.round(best.minutes)} min, about {percent(best)} of it goes{#if best.passes}, in {best.passes ===
 						1
 							? 'one pass'
-							: `${best.passes} passes`}, {showLong(best.laneMm!, units)} of lane{best.passes === 1 ? '' : ' each'}{/if}{#if best.pullLb},
-						a steady pull of {formatNumber(best.pullLb, 1)} lb{/if}
+							: `${best.passes} passes`}, {showLong(best.laneMm!, units)} of lane{best.passes === 1
+							? ''
+							: ' each'}{/if}{#if best.pullLb}, a steady pull of {formatNumber(best.pullLb, 1)} lb{/if}
 				</p>
 				<ol class="mt-3 max-w-[62ch] list-decimal space-y-1.5 pl-5 text-[17px]">
 					{#each best.steps as step (step)}<li>{step}</li>{/each}
