@@ -122,6 +122,25 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	expect(await bars()).not.toBe(whole);
 	await page.getByRole('button', { name: 'All', exact: true }).click();
 	expect(await bars()).toBe(whole);
+	// Dragged and wheeled it moves as well; the wheel alone scrolls the page.
+	const box = (await lane.boundingBox())!;
+	const middle = { x: box.x + box.width / 2, y: box.y + 20 };
+	await page.mouse.move(middle.x, middle.y);
+	await page.mouse.wheel(0, -10);
+	expect(await bars()).toBe(whole);
+	await page.keyboard.down('Control');
+	await page.mouse.wheel(0, -300);
+	await page.keyboard.up('Control');
+	const closer = await bars();
+	expect(closer).not.toBe(whole);
+	const drag = { x: middle.x, y: (await lane.boundingBox())!.y + 20 };
+	await page.mouse.move(drag.x, drag.y);
+	await page.mouse.down();
+	await page.mouse.move(drag.x + 120, drag.y, { steps: 4 });
+	await page.mouse.up();
+	expect(await bars()).not.toBe(closer);
+	await page.getByRole('button', { name: 'All', exact: true }).click();
+	expect(await bars()).toBe(whole);
 	// Filtered, and the filter is in the address.
 	await page.getByLabel('What', { exact: true }).selectOption({ label: 'backing' });
 	await expect(page.locator('[data-kept]').filter({ hasText: 'Weight-forward' })).toHaveCount(0);

@@ -106,6 +106,38 @@ test('a line only taken off waits on its coil, and its spool bare', async ({ pag
 	await expect(page.locator('[data-candidate="Weight-forward 5, floating"]').first()).toContainText('5.0 mm');
 });
 
+test('what is written on a coil while the server is away is there when it is back', async ({
+	page,
+	demo,
+	server
+}) => {
+	await open(page, demo.url);
+	await page.getByRole('link', { name: 'Swap what is on Loan box, junior' }).click();
+	await page.getByRole('link', { name: 'Only take it off' }).click();
+	await expect(page.locator('#step-title')).toHaveText('Lay everything out');
+	await page.getByRole('button', { name: /^Done, next/ }).click();
+	await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
+	await server.stop();
+	await through(page, {
+		'Tie and label': async () => {
+			await page.getByLabel('Written on the coil').fill('drawer two');
+			await page.getByRole('button', { name: 'So it is' }).click();
+		}
+	});
+	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await expect(page.getByRole('alert')).toContainText('What was done stays here');
+	await server.start();
+	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await expect(row(page, 'on a coil: drawer two')).toHaveCount(1);
+	// One thing too many: taken back, the line is on its spool again.
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'Written down.' })
+		.getByRole('button', { name: 'Undo' })
+		.click();
+	await expect(row(page, 'on a coil: drawer two')).toHaveCount(0);
+});
+
 test('from reel to reel, and a plan that is dropped', async ({ page, demo }) => {
 	await open(page, demo.url);
 	await page.getByRole('link', { name: 'Swap what is on Estuary reel, sea-run char' }).click();

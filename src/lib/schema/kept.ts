@@ -1,4 +1,5 @@
 import {
+	counting,
 	KEPT_KINDS,
 	NO_TURNS,
 	parseLength,
@@ -6,10 +7,12 @@ import {
 	transferTurns,
 	type CareEvent,
 	type CareState,
+	type Day,
 	type Due,
 	type Kept,
 	type KeptKind,
-	type Turns
+	type Turns,
+	type Whereabouts
 } from '$lib/core';
 import { Reader } from './fields';
 import { readParts } from './parts';
@@ -90,93 +93,126 @@ export function commonOf(a: readonly string[], b: readonly string[]): number {
 	return differs < 0 ? a.length : differs;
 }
 
+/** Something that lies on a spool: the part it was wound as, and when that was. */
+interface Lying {
+	readonly id: string;
+	readonly part: string;
+	readonly day: Day;
+	readonly at: number;
+}
+type Written = ReadonlyMap<string, readonly CareEvent[]>;
+
+const isBefore = (a: { day: Day; at: number }, b: { day: Day; at: number }): boolean =>
+	a.day < b.day || (a.day === b.day && a.at < b.at);
+
+/** Whether something is still on a spool at a winding, by what was written of it since it was put there. */
+function isThere(lying: Lying, { spoolId, woundOn, writtenAt }: WindRecord, written: Written): boolean {
+	const now = { day: woundOn, at: writtenAt };
+	const moved = counting(written.get(lying.id) ?? []).findLast(
+		(event) => event.kind === 'moved' && isBefore(lying, event) && isBefore(event, now)
+	);
+	return moved?.kind !== 'moved' || (moved.to.on === 'spool' && moved.to.spoolId === spoolId);
+}
+
+/** Windings told one after another: what each puts where. */
+class Telling {
+	readonly kept = new Map<string, Kept>();
+	readonly made = new Map<string, ComponentForm>();
+	readonly events = new Map<string, CareEvent[]>();
+	/** What lies on each spool, from the arbor outward. */
+	readonly #on = new Map<string, readonly Lying[]>();
+	readonly #written: Written;
+
+	constructor(written: Written) {
+		this.#written = written;
+	}
+
+	#add(record: WindRecord, id: string, what: string, event: Record<string, unknown>, later = 0): void {
+		const list = this.events.get(id) ?? [];
+		const [day, at] = [record.woundOn, record.writtenAt + later];
+		list.push({ id: `${record.id}:${what}`, day, at, ...event } as CareEvent);
+		this.events.set(id, list);
+	}
+
+	take(record: WindRecord): void {
+		const { spoolId } = record;
+		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || this.kept.has(id));
+		const [day, at] = [record.woundOn, record.writtenAt];
+		const now = strands.map(({ id, component }): Lying => ({ id, part: component.id, day, at }));
+		const before = (this.#on.get(spoolId) ?? []).filter((lying) => isThere(lying, record, this.#written));
+		const staying = commonOf(
+			now.map(({ id }) => id),
+			before.map(({ id }) => id)
+		);
+		const again = staying === now.length && staying === before.length;
+		strands.forEach((strand, place) => {
+			if (!again && place < staying) this.#stays(record, strand);
+			else this.#goesOn(record, strand, again);
+		});
+		for (const lying of before) if (!now.some(({ id }) => id === lying.id)) this.#comesOff(record, lying);
+		// Wherever it was, it is there no longer.
+		for (const [other, things] of this.#on)
+			if (other !== spoolId)
+				this.#on.set(
+					other,
+					things.filter(({ id }) => !now.some((one) => one.id === id))
+				);
+		this.#on.set(spoolId, now);
+	}
+
+	#stays(record: WindRecord, { id, kind, component }: Wound): void {
+		this.made.set(id, component);
+		if (kind !== 'backing') return;
+		this.#add(record, id, 'changed', { kind: 'line-changed' });
+		if (record.run?.tug) this.#add(record, id, 'tugged', { kind: 'tug-test', result: record.run.tug }, 1);
+	}
+
+	#goesOn(record: WindRecord, { component, turns, ...thing }: Wound, again: boolean): void {
+		const { id } = thing;
+		this.made.set(id, component);
+		if (!this.kept.has(id)) {
+			this.kept.set(id, thing);
+			this.#add(record, id, 'came', { kind: 'came' });
+		} else if (again) this.#add(record, id, 'respooled', { kind: 'respooled', turns: NO_TURNS });
+		const planned = parseLength(record.form.fill.gap, 'mm');
+		const to: Whereabouts = { on: 'spool', spoolId: record.spoolId };
+		this.#add(
+			record,
+			id,
+			'on',
+			{
+				kind: 'moved',
+				to,
+				...(turns && { turns }),
+				...(planned.ok && { plannedGapMm: planned.value }),
+				...(record.gapMm !== null && { gapMm: record.gapMm })
+			},
+			1
+		);
+	}
+
+	#comesOff(record: WindRecord, { id, part }: Lying): void {
+		const { run, form } = record;
+		const atBench = run?.job === 'swap';
+		const usual = usualCoil(form.spool.name, atBench ? this.kept.get(id)?.label : undefined);
+		const to: Whereabouts = { on: 'coil', label: run?.coils?.[part] ?? usual };
+		// Taken off at the bench, its storage spool turned.
+		this.#add(record, id, 'off', { kind: 'moved', to, ...(atBench && { turns: NO_TURNS }) });
+	}
+}
+
 /**
  * Every strand that was ever wound, and what that says of where it is: it came with its first winding; a winding
  * puts its strands on its spool, and what lay there before on a coil. What lay undermost before and still does stayed where it
  * was, and something else came over it; where everything stayed it was all wound again.
  *
  * @param records oldest first
+ * @param written what else happened, by the strand: what left its spool in between did not lie there any more
  */
-export function keptFromRecords(records: readonly WindRecord[]): FromRecords {
-	const kept = new Map<string, Kept>();
-	const made = new Map<string, ComponentForm>();
-	const events = new Map<string, CareEvent[]>();
-	/** What lies on each spool, from the arbor outward, each with the part it was wound as. */
-	const onSpool = new Map<string, readonly { id: string; part: string }[]>();
-	const spoolOf = new Map<string, string>();
-	records.forEach((record) => {
-		const { spoolId, woundOn: day } = record;
-		let at = record.writtenAt;
-		const add = (id: string, what: string, event: Record<string, unknown>): void => {
-			const list = events.get(id) ?? [];
-			list.push({ id: `${record.id}:${what}`, day, at, ...event } as CareEvent);
-			events.set(id, list);
-		};
-		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || kept.has(id));
-		const now = strands.map(({ id, component }) => ({ id, part: component.id }));
-		const before = onSpool.get(spoolId) ?? [];
-		const staying = commonOf(
-			now.map(({ id }) => id),
-			before.map(({ id }) => id)
-		);
-		const all = staying === now.length && staying === before.length;
-		const planned = parseLength(record.form.fill.gap, 'mm');
-		const gaps = {
-			...(planned.ok && { plannedGapMm: planned.value }),
-			...(record.gapMm !== null && { gapMm: record.gapMm })
-		};
-		strands.forEach(({ component, turns, ...thing }, place) => {
-			const { id } = thing;
-			made.set(id, component);
-			if (!kept.has(id)) {
-				kept.set(id, thing);
-				add(id, 'came', { kind: 'came' });
-			} else if (!all && place < staying) {
-				if (thing.kind !== 'backing') return;
-				add(id, 'changed', { kind: 'line-changed' });
-				if (record.run?.tug) {
-					at += 1;
-					add(id, 'tugged', { kind: 'tug-test', result: record.run.tug });
-					at -= 1;
-				}
-				return;
-			} else if (all) add(id, 'respooled', { kind: 'respooled', turns: NO_TURNS });
-			at += 1;
-			add(id, 'on', {
-				kind: 'moved',
-				to: { on: 'spool', spoolId },
-				...(turns && { turns }),
-				...gaps
-			});
-			at -= 1;
-			// Wherever it was, it is there no longer.
-			const from = spoolOf.get(id);
-			if (from !== undefined && from !== spoolId)
-				onSpool.set(
-					from,
-					(onSpool.get(from) ?? []).filter((other) => other.id !== id)
-				);
-			spoolOf.set(id, spoolId);
-		});
-		const atBench = record.run?.job === 'swap';
-		for (const { id, part } of before)
-			if (!now.some((one) => one.id === id)) {
-				add(id, 'off', {
-					kind: 'moved',
-					to: {
-						on: 'coil',
-						label:
-							record.run?.coils?.[part] ??
-							usualCoil(record.form.spool.name, atBench ? kept.get(id)?.label : undefined)
-					},
-					// Taken off at the bench, its storage spool turned.
-					...(atBench && { turns: NO_TURNS })
-				});
-				spoolOf.delete(id);
-			}
-		onSpool.set(spoolId, now);
-	});
-	return { kept: [...kept.values()], events, made };
+export function keptFromRecords(records: readonly WindRecord[], written: Written = new Map()): FromRecords {
+	const telling = new Telling(written);
+	for (const record of records) telling.take(record);
+	return { kept: [...telling.kept.values()], events: telling.events, made: telling.made };
 }
 
 /**

@@ -10,14 +10,16 @@ const Gathered = z.object({ kept_id: z.string(), events: z.string(), last: z.num
 interface Read {
 	readonly byKept: Map<string, readonly CareEvent[]>;
 	arrival: number;
+	/** How many of them say where something is, or take something back. */
+	moves: number;
 	/** One reading after another, so that nothing is read twice. */
 	reading: Promise<unknown>;
 }
 const readOf = new WeakMap<Knex, Read>();
 
 /** All events, by the thing they are about, in the order they arrived. */
-export async function listCareEvents(db: Knex): Promise<ReadonlyMap<string, readonly CareEvent[]>> {
-	const read = readOf.get(db) ?? { byKept: new Map(), arrival: 0, reading: Promise.resolve() };
+export async function listCareEvents(db: Knex): Promise<Pick<Read, 'byKept' | 'moves'>> {
+	const read = readOf.get(db) ?? { byKept: new Map(), arrival: 0, moves: 0, reading: Promise.resolve() };
 	readOf.set(db, read);
 	const next = read.reading.then(async () => {
 		// One row a thing: a hundred thousand of them would take longer to hand over than to read.
@@ -34,13 +36,14 @@ export async function listCareEvents(db: Knex): Promise<ReadonlyMap<string, read
 		for (const { kept_id, events, last } of rows) {
 			// What is stored was checked when it was written.
 			const fresh = JSON.parse(events) as CareEvent[];
+			read.moves += fresh.filter(({ kind }) => kind === 'moved' || kind === 'undone').length;
 			read.byKept.set(kept_id, [...(read.byKept.get(kept_id) ?? []), ...fresh]);
 			read.arrival = Math.max(read.arrival, last);
 		}
 	});
 	read.reading = next.catch(() => undefined);
 	await next;
-	return read.byKept;
+	return read;
 }
 
 /** Appends events; one that is there already stays as it is. */

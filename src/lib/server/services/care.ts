@@ -35,14 +35,15 @@ export interface KeptNow extends FromRecords {
 	readonly states: ReadonlyMap<string, CareState>;
 }
 const foldedOf = new WeakMap<FromRecords, Map<string, { written: number; state: CareState }>>();
-const fromList = new WeakMap<readonly WindRecord[], FromRecords>();
+const fromList = new WeakMap<readonly WindRecord[], { moves: number; from: FromRecords }>();
 
 /** Every strand, what it is made of, and where its events have left it. */
 export async function keptNow(db: Knex): Promise<KeptNow> {
 	const records = await listRecords(db);
-	const written = await listCareEvents(db);
-	const from = fromList.get(records) ?? keptFromRecords(records);
-	fromList.set(records, from);
+	const { byKept: written, moves } = await listCareEvents(db);
+	const told = fromList.get(records);
+	const from = told?.moves === moves ? told.from : keptFromRecords(records, written);
+	fromList.set(records, { moves, from });
 	const folded = foldedOf.get(from) ?? new Map<string, { written: number; state: CareState }>();
 	foldedOf.set(from, folded);
 	const states = new Map<string, CareState>();
@@ -130,7 +131,7 @@ export async function history(db: Knex, keptId: string): Promise<{ events: reado
 	const now = await keptNow(db);
 	const state = now.states.get(keptId);
 	if (!state) return undefined;
-	const written = (await listCareEvents(db)).get(keptId) ?? [];
+	const written = (await listCareEvents(db)).byKept.get(keptId) ?? [];
 	const counts = new Set(state.events.map(({ id }) => id));
 	const events = [...(now.events.get(keptId) ?? []), ...written]
 		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(':under'))

@@ -197,6 +197,22 @@ describe('jobs that wind nothing new', () => {
 		await record(again, '2026-06-01');
 		expect((await where())[`${id}:line`]).toBe('Tarn');
 		expect((await rack(db))[0]!.still).toBe(2);
+		// It was on a coil between: wound on, not respooled; and the backing was never wound again.
+		const kinds = async (id: string) => (await history(db, id))!.events.map(({ event }) => event.kind);
+		expect(await kinds(`${id}:line`)).not.toContain('respooled');
+		expect(await kinds(`${id}:backing`)).toEqual(['line-changed', 'line-changed', 'moved', 'came']);
+	});
+	it('a line that waits on its coil keeps its label, whatever else is wound on its spool', async () => {
+		const { id, spoolId } = await wound('Tarn');
+		const off = { id: 'event-0009', day: '2026-05-01', at: 1e12, kind: 'moved' } as const;
+		const to = { on: 'coil', label: 'drawer' } as const;
+		await addCareEvents(db, [{ keptId: `${id}:line`, event: { ...off, to } }]);
+		await record(await plan(spoolId, [sinker]), '2026-06-01');
+		expect((await where())[`${id}:line`]).toBe('on a coil: drawer');
+		// Taken back, it never left before the sinker came: then it went on a coil as anything does.
+		const undone = { id: 'event-0010', day: '2026-06-02', at: 2e12, kind: 'undone', of: off.id } as const;
+		await addCareEvents(db, [{ keptId: `${id}:line`, event: undone }]);
+		expect((await where())[`${id}:line`]).toBe('on a coil: off Tarn');
 	});
 	it('twist walked out: the ledger has it, and the loop test after it', async () => {
 		const { id } = await wound('Tarn');

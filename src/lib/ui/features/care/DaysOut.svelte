@@ -1,7 +1,7 @@
 <script lang="ts">
 	import Field from '../../primitives/Field.svelte';
-	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
+	import OutFields from './OutFields.svelte';
 	import type { Write } from './writing';
 
 	/** Days fished, many at once, for everything that is on one spool. */
@@ -12,25 +12,24 @@
 	}
 	let { spools, today, write }: Props = $props();
 	let picked = $state<string>();
-	let days = $state(1);
+	let out = $state<{ days: number; water: 'fresh' | 'salt' }>({ days: 1, water: 'fresh' });
 	let day = $state<string>();
-	let water = $state<'fresh' | 'salt'>('fresh');
 	const spool = $derived(spools.find(({ id }) => id === picked) ?? spools[0]);
 
 	async function add(): Promise<void> {
 		if (!spool) return;
 		const { name, things } = spool;
 		const written = await write(
-			things.map((keptId) => ({ keptId, event: { kind: 'fished', days, water, day: day ?? today } })),
-			`${name}: ${days === 1 ? 'a day' : `${days} days`} out written down.`
+			things.map((keptId) => ({ keptId, event: { kind: 'fished', ...out, day: day ?? today } })),
+			`${name}: ${out.days === 1 ? 'a day' : `${out.days} days`} out written down.`
 		);
-		if (written) days = 1;
+		if (written) out = { ...out, days: 1 };
 	}
 </script>
 
 {#if spool}
 	<form
-		class="no-print mt-5 grid grid-cols-[4.5rem_1fr_5.5rem] items-end gap-x-5 gap-y-2 sm:flex sm:flex-wrap"
+		class="no-print mt-5 grid grid-cols-[1fr_4.5rem_5.5rem] items-end gap-x-5 gap-y-2 sm:flex sm:flex-wrap"
 		aria-label="Days out"
 		onsubmit={(event) => {
 			event.preventDefault();
@@ -45,9 +44,6 @@
 				onchange={(id) => (picked = id)}
 			/>
 		</div>
-		<div class="sm:w-20">
-			<NumberField label="Days" value={days} min={1} max={366} onchange={(value) => (days = value ?? 1)} />
-		</div>
 		<div class="sm:w-40">
 			<Field
 				label="Until"
@@ -57,17 +53,7 @@
 				oninput={(value) => (day = value || undefined)}
 			/>
 		</div>
-		<div class="sm:w-28">
-			<Select
-				label="Water"
-				options={[
-					{ value: 'fresh', label: 'fresh' },
-					{ value: 'salt', label: 'salt' }
-				]}
-				value={water}
-				onchange={(value) => (water = value)}
-			/>
-		</div>
+		<OutFields {...out} onchange={(changed) => (out = changed)} />
 		<button type="submit" class="action min-h-10 max-sm:col-span-3 max-sm:justify-self-start"
 			>Write it down</button
 		>

@@ -7,6 +7,7 @@
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from '../twist/LoopCount.svelte';
+	import OutFields from './OutFields.svelte';
 	import { whatOf, type What } from './event-kinds';
 
 	/** Something that happened to a thing, to be written down or put right. */
@@ -40,8 +41,9 @@
 	let label = $state(was?.kind === 'moved' && was.to.on === 'coil' ? was.to.label : '');
 	let result = $state<'passed' | 'doubtful' | 'failed'>(was?.kind === 'tug-test' ? was.result : 'passed');
 	let times = $state(was?.kind === 'wetted' ? was.times : 1);
-	let days = $state(was?.kind === 'fished' ? was.days : 1);
-	let water = $state<'fresh' | 'salt'>(was?.kind === 'fished' ? was.water : 'fresh');
+	let out = $state<{ days: number; water: 'fresh' | 'salt' }>(
+		was?.kind === 'fished' ? { days: was.days, water: was.water } : { days: 1, water: 'fresh' }
+	);
 	/** Every way to get twist out, wherever it was done. */
 	const ways = $derived(
 		waysOut({
@@ -77,7 +79,7 @@
 			case 'wetted':
 				return { kind: what, times };
 			case 'fished':
-				return { kind: what, days, water };
+				return { kind: what, ...out };
 			case 'coil':
 				return { kind: 'moved', to: { on: 'coil', label: label.trim() } };
 			case 'retired':
@@ -151,20 +153,7 @@
 			/>
 		</div>
 	{:else if what === 'fished'}
-		<div class="w-20">
-			<NumberField label="Days" value={days} min={1} max={366} onchange={(n) => (days = n ?? 1)} />
-		</div>
-		<div class="w-28">
-			<Select
-				label="Water"
-				options={[
-					{ value: 'fresh', label: 'fresh' },
-					{ value: 'salt', label: 'salt' }
-				]}
-				value={water}
-				onchange={(value) => (water = value)}
-			/>
-		</div>
+		<OutFields {...out} onchange={(changed) => (out = changed)} />
 	{:else if what === 'coil'}
 		<div class="w-52">
 			<Field label="What is written on it" value={label} maxlength={80} oninput={(text) => (label = text)} />
