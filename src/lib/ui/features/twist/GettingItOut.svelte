@@ -100,6 +100,10 @@
 							question.laneMm
 						)}">Take it to the bench</a
 					>
+				{:else if coiled}
+					<p class="mt-3 max-w-[60ch] border-l-[3px] border-line pl-3 text-[16px]">
+						It is on no reel now: done when it next goes on one, or laid out from its coil.
+					</p>
 				{/if}
 				{#each best.cautions as caution (caution)}
 					<p class="mt-2 flex max-w-[62ch] gap-2 text-[16px]">
