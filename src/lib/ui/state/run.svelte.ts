@@ -203,9 +203,10 @@ export class Run {
 		return this.#unsent.length > 0 || this.#photosUnsent;
 	}
 
-	/** Waits until the server has everything, or until it proves to be away. */
+	/** Waits until the server has everything, or until it proves to be away; one that was away is tried at once. */
 	async flush(): Promise<boolean> {
 		await this.ready;
+		if (this.sync === 'away') this.#push();
 		while (this.sync === 'waiting') await new Promise((settle) => setTimeout(settle, 30));
 		return this.sync !== 'away';
 	}

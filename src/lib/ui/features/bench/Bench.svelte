@@ -266,7 +266,7 @@
 			<EndCard
 				kind={doing.kind}
 				run={() => run?.id}
-				before={async () => void (await run?.flush())}
+				before={async () => (await run?.flush()) ?? true}
 				onended={ended}
 			/>
 		{:else}
@@ -283,7 +283,7 @@
 							? undefined
 							: topDepthMm + workout.known.spool.gapFromRadiusMm - workout.known.spool.rimRadiusMm
 				}}
-				before={async () => void (await run?.flush())}
+				before={async () => (await run?.flush()) ?? true}
 				onrecorded={recorded}
 			/>
 		{/if}

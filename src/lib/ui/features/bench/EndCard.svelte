@@ -2,15 +2,15 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import type { Ended } from '$lib/schema/run';
-	import { send } from '../../state/api';
+	import { send, type Reply } from '../../state/api';
 
 	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
 	interface Props {
 		kind: 'off' | 'untwist';
 		/** The run; none when nothing was done. */
 		run: () => string | undefined;
-		/** What has to be over first: the last tick must not arrive after the job is closed. */
-		before: () => Promise<void>;
+		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
+		before: () => Promise<boolean>;
 		onended: (written: Ended['written']) => void;
 	}
 	let { kind, run, before, onended }: Props = $props();
@@ -21,19 +21,22 @@
 	async function end(leave: boolean): Promise<void> {
 		if (busy) return;
 		busy = true;
-		await before();
 		const id = run();
-		const reply =
-			id === undefined ? undefined : await send<Ended>('POST', `/api/runs/${id}/end`, { day, leave });
+		// What was noted on the way has to be there before the job is over.
+		const reply: Reply<Ended> = !(await before())
+			? { kind: 'unreachable' }
+			: id === undefined
+				? { kind: 'ok', value: { written: [] } }
+				: await send('POST', `/api/runs/${id}/end`, { day, leave });
 		busy = false;
-		if (reply && reply.kind !== 'ok') {
+		if (reply.kind !== 'ok') {
 			trouble =
 				reply.kind === 'refused'
 					? (reply.issues[0]?.message ?? 'That was not taken. Try again.')
 					: 'The server does not answer. What was done stays here: try again in a moment.';
 			return;
 		}
-		onended(reply?.value.written ?? []);
+		onended(reply.value.written);
 	}
 </script>
 

@@ -7,7 +7,7 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
-	import { send } from '../../state/api';
+	import { send, type Reply } from '../../state/api';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
@@ -19,8 +19,8 @@
 		plan: JobSetup['plan'];
 		/** What was counted and read on the way, to begin with. */
 		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
-		/** What has to be over first: the last tick must not arrive after the job is closed. */
-		before: () => Promise<void>;
+		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
+		before: () => Promise<boolean>;
 		onrecorded: (record: string) => void;
 	}
 	let { setupId, job, doing, plan, counted, before, onrecorded }: Props = $props();
@@ -71,12 +71,13 @@
 		event.preventDefault();
 		if (busy) return;
 		busy = true;
-		await before();
 		hands.set('who', form.who);
-		const reply = await send<{ id: string }>('POST', `/api/setups/${setupId}/records`, {
-			...$state.snapshot(form),
-			travelled: $state.snapshot(travels).filter((travel) => travel !== undefined)
-		});
+		const reply: Reply<{ id: string }> = (await before())
+			? await send('POST', `/api/setups/${setupId}/records`, {
+					...$state.snapshot(form),
+					travelled: $state.snapshot(travels).filter((travel) => travel !== undefined)
+				})
+			: { kind: 'unreachable' };
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
 		trouble =
