@@ -111,7 +111,9 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	// What is next is drawn, and said in words.
 	await expect(row.locator('[data-next]').first()).toBeAttached();
 	const bars = () =>
-		row.locator('svg rect').evaluateAll((all) => all.map((one) => one.getAttribute('x')).join());
+		row
+			.locator('[data-bars], [data-signs]')
+			.evaluateAll((all) => all.map((one) => one.getAttribute('d')).join());
 	const whole = await bars();
 	await page.keyboard.press('+');
 	expect(await bars()).not.toBe(whole);

@@ -3,7 +3,7 @@
 	import type { Moment } from '$lib/schema/care-page';
 	import { dayNumber, type Role } from '$lib/core';
 	import { ROLE_COLOURS } from '../section/layers';
-	import { atDay, daysBars, LANE, nearest, SIGNS, signs, stays, twistArea } from './lane';
+	import { atDay, daysBars, LANE, nearest, signPath, signs, stays, twistArea } from './lane';
 	import type { TimeView } from './view.svelte';
 
 	/** The life of one thing: where it was, its twist, the days it was out, what was done, what is next. */
@@ -27,8 +27,6 @@
 	const id = $props.id();
 	const x = $derived(view.x);
 	const places = $derived(stays(moments, x, today));
-	const bars = $derived(daysBars(moments, x));
-	const marks = $derived(signs(moments, x));
 	const now = $derived(x(atDay(today)));
 	const next = $derived(
 		dues.flatMap(({ job, overdue, expectedOn }) =>
@@ -38,9 +36,10 @@
 	const twistTop = LANE.place + 4;
 	const middle = twistTop + LANE.twist / 2;
 	const floor = twistTop + LANE.twist + LANE.days;
+	const bars = $derived(daysBars(moments, x, floor));
+	const markY = $derived(twists ? middle : twistTop + 14);
+	const marks = $derived(signPath(signs(moments, x), markY));
 	const limitY = (turns: number): number => twistTop + LANE.twist * (1 - turns / mostTwist);
-	/** Days out that fill the height of a bar. */
-	const FULL_DAYS = 10;
 	const LETTER_PX = 6.6;
 	const LEAST_LETTERS = 5;
 	/** What of a text has room, with dots where something is missing; nothing when it would say nothing. */
@@ -133,23 +132,11 @@
 					/>
 				{/if}
 				<line x2={view.width} y1={floor} y2={floor} stroke="var(--hair)" />
-				{#each bars as { x: left, days, salt } (left)}
-					{@const tall = (LANE.days - 2) * Math.min(days / FULL_DAYS, 1) + 2}
-					<rect
-						x={left - 1}
-						y={floor - tall}
-						width="3"
-						height={tall}
-						fill={salt ? 'var(--tip)' : 'var(--soft)'}
-					/>
-				{/each}
-				{#each marks as { x: left, kind, count } (left)}
-					<g transform="translate({left} {twists ? middle : twistTop + 14})">
-						<path d={SIGNS[kind]} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" />
-						{#if count > 1}
-							<text x="5" y="-3" font-size="10.5" class="figure" fill="var(--ink)">{count}</text>
-						{/if}
-					</g>
+				<path d={bars.fresh} fill="var(--soft)" data-bars />
+				<path d={bars.salt} fill="var(--tip)" />
+				<path d={marks.d} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" data-signs />
+				{#each marks.counts as { x: left, count } (left)}
+					<text x={left + 5} y={markY - 3} font-size="10.5" class="figure" fill="var(--ink)">{count}</text>
 				{/each}
 				<line x1={now} x2={now} y2={floor} stroke="var(--ink)" stroke-width="1.25" />
 				{#each next as { job, at: left }, i (i)}

@@ -1,7 +1,7 @@
 import type { Moment } from '$lib/schema/care-page';
 import { scaleUtc } from 'd3-scale';
 import { describe, expect, it } from 'vitest';
-import { atDay, daysBars, mostTwist, nearest, signs, stays, twistArea } from './lane';
+import { atDay, daysBars, mostTwist, nearest, signPath, SIGNS, signs, stays, twistArea } from './lane';
 
 /** Ten pixels a day, from day 0 on. */
 const x = scaleUtc([atDay(0), atDay(100)], [0, 1000]);
@@ -30,14 +30,14 @@ describe('the lane of a thing', () => {
 			[1500, 2, 'retired']
 		]);
 		expect(signs([at(10, {}), at(40, {})], closer)).toHaveLength(1);
-		expect(daysBars([at(10, { kind: 'fished', days: 1 })], closer)).toEqual([]);
+		expect(daysBars([at(10, { kind: 'fished', days: 1 })], closer, 60).fresh).toBe('');
 	});
 	it('adds days out that fall on one pixel, and remembers salt', () => {
 		const fished = (day: number, days: number, salt = false) => at(day, { kind: 'fished', days, salt });
-		expect(daysBars([fished(3, 2), fished(3, 1, true), fished(4, 5)], x)).toEqual([
-			{ x: 30, days: 3, salt: true },
-			{ x: 40, days: 5, salt: false }
-		]);
+		const { fresh, salt } = daysBars([fished(3, 2), fished(3, 1, true), fished(4, 5)], x, 60);
+		// Ten days are the whole height: three are 2 + 0.3 · 14 px, five half of it.
+		expect(salt).toBe('M29 60v-6h3v6z');
+		expect(fresh).toBe('M39 60v-9h3v9z');
 	});
 	it('signs that would lie on one another are one, with their number; none is lost', () => {
 		const drawn = signs([at(10, {}), at(10.4, {}), at(20, { kind: 'loop-test' })], x);
@@ -45,6 +45,23 @@ describe('the lane of a thing', () => {
 			{ x: 100, kind: 'cleaned', count: 2 },
 			{ x: 200, kind: 'loop-test', count: 1 }
 		]);
+	});
+	it('signs stand where they belong, each drawn from its own place; few have their number beside them', () => {
+		const few = signPath(signs([at(10, {}), at(10.4, {}), at(20, { kind: 'loop-test' })], x), 30);
+		expect(few.d.match(/M[\d.]+ 30/g)).toEqual(['M100.0 30', 'M200.0 30']);
+		expect(few.counts).toMatchObject([{ count: 2 }]);
+		const many = Array.from({ length: 80 }, (_, i) => at(i, {}));
+		expect(
+			signPath(
+				signs(
+					[...many, ...many].sort((a, b) => a.day - b.day),
+					x
+				),
+				30
+			).counts
+		).toEqual([]);
+		// A sign that named a place of its own would be drawn there.
+		for (const sign of Object.values(SIGNS)) expect(sign).not.toMatch(/[A-Z]/);
 	});
 	it('twist goes in steps, from its day on, and never out of the lane', () => {
 		const path = twistArea(LIFE, x, 80, 2);

@@ -65,38 +65,49 @@ export function twistArea(
 export const mostTwist = (all: readonly (readonly Moment[])[]): number =>
 	Math.max(1.25 * TWIST_LIMITS.loops, max(all.flat(), ({ twist }) => twist) ?? 0);
 
-/** Days out as bars: what falls on one pixel is one bar. */
-export interface DaysBar {
-	readonly x: number;
-	readonly days: number;
-	readonly salt: boolean;
-}
-export function daysBars(moments: readonly Moment[], x: TimeScale): DaysBar[] {
-	const bars = new Map<number, DaysBar>();
+/** Days out that fill the height of a bar. */
+const FULL_DAYS = 10;
+const BAR_PX = 3;
+
+/** Days out as bars on a floor, those in salt water apart: what falls on one pixel is one bar. One path each: they are many. */
+export function daysBars(
+	moments: readonly Moment[],
+	x: TimeScale,
+	floor: number
+): { readonly fresh: string; readonly salt: string } {
+	const bars = new Map<number, { days: number; salt: boolean }>();
 	const [from, to] = x.range() as [number, number];
 	for (const { kind, day, days = 0, salt = false } of moments) {
 		const at = Math.round(x(atDay(day)));
 		if (kind !== 'fished' || at < from || at > to) continue;
 		const before = bars.get(at);
-		bars.set(at, { x: at, days: (before?.days ?? 0) + days, salt: salt || (before?.salt ?? false) });
+		bars.set(at, { days: (before?.days ?? 0) + days, salt: salt || (before?.salt ?? false) });
 	}
-	return [...bars.values()];
+	const path = (salt: boolean): string =>
+		[...bars]
+			.filter(([, bar]) => bar.salt === salt)
+			.map(([at, { days }]) => {
+				const tall = Math.round((LANE.days - 2) * Math.min(days / FULL_DAYS, 1) + 2);
+				return `M${at - 1} ${floor}v-${tall}h${BAR_PX}v${tall}z`;
+			})
+			.join('');
+	return { fresh: path(false), salt: path(true) };
 }
 
-/** Kinds of event that have a sign of their own. */
+/** Kinds of event that have a sign of their own, drawn from where they stand: each move is relative. */
 export const SIGNS: Partial<Record<CareKind, string>> = {
-	cleaned: 'M-3.5 0a3.5 3.5 0 1 0 7 0a3.5 3.5 0 1 0 -7 0',
-	dressed: 'M-3.5 0a3.5 3.5 0 1 0 7 0a3.5 3.5 0 1 0 -7 0M-1 0h2',
-	rinsed: 'M0 -4.5C2.5 -1 3.5 0.5 3.5 2A3.5 3.5 0 0 1 -3.5 2C-3.5 0.5 -2.5 -1 0 -4.5',
-	'loop-test': 'M0 -4.5L4.5 0L0 4.5L-4.5 0z',
-	'tug-test': 'M-3.5 -3.5h7v7h-7z',
-	'let-out': 'M0 -4.5L4 1H1.5V4.5H-1.5V1H-4z',
-	respooled: 'M-4 -4L4 4M4 -4L-4 4',
-	shortened: 'M-4 4L4 -4M-4 0H0',
-	turned: 'M-4.5 -1.5H3L0.5 -4M4.5 1.5H-3L-0.5 4',
-	'loop-rebuilt': 'M-4 0C-4 -6 4 -6 4 0S-1 4 -4 3',
-	'line-changed': 'M0 -4.5V4.5',
-	wetted: 'M-4 2C-2 -2 0 4 2 0L4 -2'
+	cleaned: 'm-3.5 0a3.5 3.5 0 1 0 7 0a3.5 3.5 0 1 0-7 0',
+	dressed: 'm-3.5 0a3.5 3.5 0 1 0 7 0a3.5 3.5 0 1 0-7 0m2.5 0h2',
+	rinsed: 'm0-4.5c2.5 3.5 3.5 5 3.5 6.5a3.5 3.5 0 0 1-7 0c0-1.5 1-3 3.5-6.5',
+	'loop-test': 'm0-4.5l4.5 4.5l-4.5 4.5l-4.5-4.5z',
+	'tug-test': 'm-3.5-3.5h7v7h-7z',
+	'let-out': 'm0-4.5l4 5.5h-2.5v3.5h-3v-3.5h-2.5z',
+	respooled: 'm-4-4l8 8m0-8l-8 8',
+	shortened: 'm-4 4l8-8m-8 4h4',
+	turned: 'm-4.5-1.5h7.5l-2.5-2.5m4 5.5h-7.5l2.5 2.5',
+	'loop-rebuilt': 'm-4 0c0-6 8-6 8 0s-5 4-8 3',
+	'line-changed': 'm0-4.5v9',
+	wetted: 'm-4 2c2-4 4 2 6-2l2-2'
 };
 
 /** Signs, those that would lie on one another as one: with how many there are. */
@@ -117,6 +128,19 @@ export function signs(moments: readonly Moment[], x: TimeScale): Sign[] {
 		else found.push({ x: at, kind, count: 1 });
 	}
 	return found;
+}
+
+/** More signs than this say how many they are by standing close; fewer have their number beside them. */
+const MANY_SIGNS = 24;
+/** Signs as one path at a height, and the numbers of those that are several. */
+export function signPath(
+	all: readonly Sign[],
+	y: number
+): { readonly d: string; readonly counts: readonly Sign[] } {
+	return {
+		d: all.map(({ x, kind }) => `M${x.toFixed(1)} ${y}${SIGNS[kind]}`).join(''),
+		counts: all.length > MANY_SIGNS ? [] : all.filter(({ count }) => count > 1)
+	};
 }
 
 /** The moment nearest to a place on the lane. */

@@ -25,7 +25,7 @@
 			{#each NAMES as [kind, name] (kind)}
 				<li class="flex items-center gap-2">
 					<svg width="14" height="14" viewBox="-7 -7 14 14" aria-hidden="true">
-						<path d={SIGNS[kind]} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" />
+						<path d="M0 0{SIGNS[kind]}" fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" />
 					</svg>{name}
 				</li>
 			{/each}
