@@ -131,6 +131,8 @@ export {
 	SOURCES,
 	transfersTurns,
 	transferTurns,
+	USUAL_HAND_COIL_MM,
+	USUAL_JUMP_SHARE,
 	type Leaving,
 	type Onto,
 	type Seen,

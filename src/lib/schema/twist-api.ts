@@ -33,7 +33,16 @@ export const TwistRequest = z
 						description: 'Which way the place where it leaves runs round, seen from the side it leaves to.'
 					}),
 					onto: z.enum(keys<Onto>(ONTO)).default('reel'),
-					handDiameterMm: z.number().min(20).max(2000).optional()
+					handDiameterMm: z.number().min(20).max(2000).optional(),
+					laid: way
+						.optional()
+						.meta({ description: 'Coils by hand: which way they are laid, seen from above.' }),
+					jumpShare: z
+						.number()
+						.min(0)
+						.max(1)
+						.optional()
+						.meta({ description: 'Share of coils that jump in a bowl.' })
 				})
 			)
 			.min(1)
@@ -82,13 +91,9 @@ export function answerTwist({
 	place
 }: z.output<typeof TwistRequest>): Result<z.input<typeof TwistResponse>> {
 	const lengthMm = 1000 * lengthM;
-	const each = transfers.map(({ diameterMm, handDiameterMm, ...rest }) =>
-		transferTurns({
-			...rest,
-			lengthMm,
-			...(diameterMm !== undefined && { diameterMm }),
-			...(handDiameterMm !== undefined && { handDiameterMm })
-		} satisfies Transfer)
+	const each = transfers.map((leg) =>
+		// What was left out stays away.
+		transferTurns({ ...(JSON.parse(JSON.stringify(leg)) as Omit<Transfer, 'lengthMm'>), lengthMm })
 	);
 	const turns = {
 		mean: each.reduce((sum, { mean }) => sum + mean, 0),

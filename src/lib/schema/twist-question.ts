@@ -34,17 +34,28 @@ function lengthOf(text: string | null, usual: number, most = MOST_MM): number {
 	return text !== null && text !== '' && value >= 0 && value <= most ? value : usual;
 }
 
-/** A way in an address: source, leaving, seen, onto, and a diameter where it is not the usual one. */
+const DIAMETERS_MM = [5, 2000] as const;
+const within = (text: string | undefined, [low, high]: readonly [number, number]): number | undefined => {
+	const value = Number(text);
+	return text && value >= low && value <= high ? value : undefined;
+};
+const SEEN = { clockwise: 0, anticlockwise: 0 } as const;
+
+/** A leg in an address: source, leaving, seen, onto; then what is not as usual: diameter, by hand, laid, coils of 100 that jump. */
 function transferOf(text: string | null, lengthMm: number, usual: Transfer): Transfer {
-	const [source, leaving, seen, onto, diameter] = (text ?? '').split('.');
-	const diameterMm = Number(diameter);
+	const [source, leaving, seen, onto, diameter, hand, laid, jump] = (text ?? '').split('.');
+	const [diameterMm, handDiameterMm] = [within(diameter, DIAMETERS_MM), within(hand, DIAMETERS_MM)];
+	const jumping = within(jump, [0, 100]);
 	return {
 		lengthMm,
 		source: keyOf<TwistSource>(SOURCES, source, usual.source),
 		leaving: keyOf<Leaving>(LEAVINGS, leaving, usual.leaving),
-		seen: keyOf<Seen>({ clockwise: 0, anticlockwise: 0 }, seen, usual.seen),
+		seen: keyOf<Seen>(SEEN, seen, usual.seen),
 		onto: keyOf<Onto>(ONTO, onto, usual.onto),
-		...(diameterMm >= 5 && diameterMm <= 2000 && { diameterMm })
+		...(diameterMm !== undefined && { diameterMm }),
+		...(handDiameterMm !== undefined && { handDiameterMm }),
+		...(laid === 'anticlockwise' && { laid }),
+		...(jumping !== undefined && { jumpShare: jumping / 100 })
 	};
 }
 
@@ -96,8 +107,22 @@ export function twistQuestion(query: URLSearchParams, usualMm = USUAL_LENGTH_MM)
 	};
 }
 
-const transferText = ({ source, leaving, seen, onto, diameterMm }: Transfer): string =>
-	[source, leaving, seen, onto, ...(diameterMm === undefined ? [] : [diameterMm])].join('.');
+const transferText = (leg: Transfer): string => {
+	const { source, leaving, seen, onto, diameterMm, handDiameterMm, laid, jumpShare } = leg;
+	const whole = (value: number | undefined): string => (value === undefined ? '' : String(Math.round(value)));
+	return [
+		source,
+		leaving,
+		seen,
+		onto,
+		whole(diameterMm),
+		whole(handDiameterMm),
+		laid === 'anticlockwise' ? laid : '',
+		whole(jumpShare === undefined ? undefined : 100 * jumpShare)
+	]
+		.join('.')
+		.replace(/\.+$/, '');
+};
 
 /** The address of a question. */
 export const questionQuery = (question: TwistQuestion): URLSearchParams =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { answerTwist, TwistRequest, TwistResponse } from './twist-api';
-import { questionQuery, twistQuestion } from './twist-question';
+import { nextLeg, questionQuery, twistQuestion } from './twist-question';
 
 describe('a question of twist in an address', () => {
 	it('says back what was asked', () => {
@@ -16,6 +16,25 @@ describe('a question of twist in an address', () => {
 		});
 		expect(question.has).toEqual(['current', 'swivel']);
 		expect(twistQuestion(questionQuery(question))).toEqual(question);
+	});
+	it('says back what is not as usual: coils of another size, by hand and laid the other way, some that jump', () => {
+		const query =
+			'one=bulk-spool.bowl.clockwise.hand-coils.90.300.anticlockwise.40~loose.turning.clockwise.reel';
+		const question = twistQuestion(new URLSearchParams(query));
+		expect(question.one).toMatchObject([
+			{ diameterMm: 90, handDiameterMm: 300, laid: 'anticlockwise', jumpShare: 0.4 },
+			{ source: 'loose', onto: 'reel' }
+		]);
+		expect(questionQuery(question).get('one')).toBe(query.slice(4));
+		// The gentlest of each leg stands beside it.
+		expect(question.other.map(({ leaving, onto }) => [leaving, onto])).toEqual([
+			['turning', 'figure-eight'],
+			['turning', 'reel']
+		]);
+	});
+	it('a leg more begins where the last one ended', () => {
+		const { one } = twistQuestion(new URLSearchParams('one=line-spool.turning.clockwise.hand-coils'));
+		expect(nextLeg(one)).toMatchObject({ source: 'loose', leaving: 'turning', onto: 'reel' });
 	});
 	it('takes what is usual for nothing and for nonsense: over the side, and beside it the gentlest way', () => {
 		const usual = twistQuestion(new URLSearchParams());

@@ -41,6 +41,8 @@ export interface Transfer {
 	readonly diameterMm?: number;
 	readonly leaving: Leaving;
 	readonly seen: Seen;
+	/** Share of coils that jump off in a bowl, 0–1; the usual one where nobody looked. */
+	readonly jumpShare?: number;
 	readonly onto: Onto;
 	/** Coils made by hand, mm; and which way they are laid, seen from above. */
 	readonly handDiameterMm?: number;
@@ -50,17 +52,21 @@ export interface Transfer {
 /** How well a mean coil diameter is known, relative, 1σ. An assumption. */
 const DIAMETER_SPREAD = 0.08;
 /** Share of coils that jump off a spool which lies free in a bowl, each with a turn; 1σ. Assumptions. */
-const JUMPING = { mean: 0.15, sd: 0.1 };
+export const USUAL_JUMP_SHARE = 0.15;
+const JUMPING_SD = 0.1;
+/** How well someone who watched knows it, as a share of it, 1σ. An assumption. */
+const WATCHED_SPREAD = 0.25;
 /** How far "half" is off, as a share of the whole; 1σ. An assumption. */
 const HALF_SPREAD = 0.04;
-const HAND_COIL_MM = 250;
+/** Coils made by hand, mm. Common practice. */
+export const USUAL_HAND_COIL_MM = 250;
 
 const SIGN: Record<Seen, 1 | -1> = { clockwise: 1, anticlockwise: -1 };
 
 /** Coils of a mean diameter in a length: L / (π d). */
 export const coilsIn = (lengthMm: number, diameterMm: number): number => lengthMm / (Math.PI * diameterMm);
 
-function leavingTurns({ source, leaving, seen, lengthMm, diameterMm }: Transfer): Turns {
+function leavingTurns({ source, leaving, seen, lengthMm, diameterMm, jumpShare }: Transfer): Turns {
 	const mean = diameterMm ?? SOURCES[source].meanDiameterMm;
 	// What has no coils, or turns, gives none.
 	if (mean === null || leaving === 'turning') return NO_TURNS;
@@ -75,11 +81,22 @@ function leavingTurns({ source, leaving, seen, lengthMm, diameterMm }: Transfer)
 			// A turn each way for every coil: what is left is how far the halves are unequal.
 			return { mean: 0, sd: 2 * HALF_SPREAD * coils.mean };
 		case 'bowl':
-			return times({ mean: JUMPING.mean * coils.mean, sd: JUMPING.sd * coils.mean }, SIGN[seen]);
+			return times(
+				{
+					mean: (jumpShare ?? USUAL_JUMP_SHARE) * coils.mean,
+					sd: (jumpShare === undefined ? JUMPING_SD : WATCHED_SPREAD * jumpShare) * coils.mean
+				},
+				SIGN[seen]
+			);
 	}
 }
 
-function ontoTurns({ onto, lengthMm, handDiameterMm = HAND_COIL_MM, laid = 'clockwise' }: Transfer): Turns {
+function ontoTurns({
+	onto,
+	lengthMm,
+	handDiameterMm = USUAL_HAND_COIL_MM,
+	laid = 'clockwise'
+}: Transfer): Turns {
 	// Figures of eight turn once each way; a reel that is turned takes the line as it comes.
 	if (onto !== 'hand-coils') return NO_TURNS;
 	const coils = coilsIn(lengthMm, handDiameterMm);
@@ -92,12 +109,14 @@ function ontoTurns({ onto, lengthMm, handDiameterMm = HAND_COIL_MM, laid = 'cloc
  * A line that leaves a standing coil keeps the coil's link: one turn a coil (Călugăreanu–White–Fuller, Lk = Tw + Wr;
  * pulled straight its writhe is gone, and the twist is what the coil's writhe was).
  *
- * @throws RangeError for a length or a diameter that is not above 0
+ * @throws RangeError for a length or a diameter that is not above 0, or a share that is none
  */
 export function transferTurns(transfer: Transfer): Turns {
 	const { lengthMm, diameterMm, handDiameterMm } = transfer;
 	for (const mm of [lengthMm, diameterMm, handDiameterMm])
 		if (mm !== undefined && !(mm > 0)) throw new RangeError(`lengths are above 0 mm, got ${mm}`);
+	const { jumpShare = 0 } = transfer;
+	if (!(jumpShare >= 0 && jumpShare <= 1)) throw new RangeError(`a share lies in 0–1, got ${jumpShare}`);
 	return plus(leavingTurns(transfer), ontoTurns(transfer));
 }
 

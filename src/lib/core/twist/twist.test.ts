@@ -88,6 +88,17 @@ describe('what a transfer adds', () => {
 		const half = { ...LINE, lengthMm: LINE.lengthMm / 2 };
 		expect(transfersTurns([half, { ...half, seen: 'anticlockwise' }]).mean).toBeCloseTo(0, 9);
 	});
+	it('from a bowl is as many turns as coils that were seen to jump, and better known than when nobody looked', () => {
+		const coils = transferTurns(LINE).mean;
+		const seen = transferTurns({ ...LINE, leaving: 'bowl', jumpShare: 0.15 });
+		const unseen = transferTurns({ ...LINE, leaving: 'bowl' });
+		expect(seen.mean).toBeCloseTo(0.15 * coils, 9);
+		expect(unseen.mean).toBeCloseTo(seen.mean, 9);
+		expect(seen.sd).toBeLessThan(unseen.sd);
+		expect(transferTurns({ ...LINE, leaving: 'bowl', jumpShare: 0 }).mean).toBe(0);
+		expect(transferTurns({ ...LINE, leaving: 'bowl', jumpShare: 1 }).mean).toBeCloseTo(coils, 9);
+		expect(() => transferTurns({ ...LINE, jumpShare: 1.5 })).toThrow(RangeError);
+	});
 	it('from a bowl is some of it, and figures of eight add nothing where coils by hand add one each', () => {
 		const bowl = transferTurns({ ...LINE, leaving: 'bowl' });
 		expect(bowl.mean).toBeGreaterThan(0);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatLength, parseLength } from '$lib/core';
-	import { longUnit } from '$lib/schema/units';
+	import { longUnit, smallUnit } from '$lib/schema/units';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 
@@ -10,14 +10,18 @@
 		valueMm: number;
 		leastMm: number;
 		mostMm?: number;
+		/** What calipers read, not what is bought. */
+		small?: boolean;
 		onchange: (mm: number) => void;
 	}
-	let { label, valueMm, leastMm, mostMm = 1_000_000, onchange }: Props = $props();
+	let { label, valueMm, leastMm, mostMm = 1_000_000, small = false, onchange }: Props = $props();
 	const preferences = usePreferences();
-	const unit = $derived(longUnit(preferences.units));
+	const unit = $derived((small ? smallUnit : longUnit)(preferences.units));
 	/** What is being typed; none once it is taken over. */
 	let typed = $state<string>();
-	const shown = $derived(typed ?? formatLength(valueMm, unit, Number.isInteger(valueMm / 914.4) ? 0 : 1));
+	const shown = $derived(
+		typed ?? formatLength(valueMm, unit, unit === 'mm' || Number.isInteger(valueMm / 914.4) ? 0 : 1)
+	);
 
 	function readMm(text: string): number | undefined {
 		const read = parseLength(text, unit);

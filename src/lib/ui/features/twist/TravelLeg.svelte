@@ -1,6 +1,17 @@
 <script lang="ts">
-	import { LEAVINGS, ONTO, SOURCES, type Transfer } from '$lib/core';
+	import {
+		coilsIn,
+		formatNumber,
+		LEAVINGS,
+		ONTO,
+		SOURCES,
+		USUAL_HAND_COIL_MM,
+		USUAL_JUMP_SHARE,
+		type Transfer
+	} from '$lib/core';
+	import NumberField from '../../primitives/NumberField.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
+	import LengthInput from './LengthInput.svelte';
 	import PictureChoice from './PictureChoice.svelte';
 	import { LEAVING_PICTURES, ONTO_PICTURES, SOURCE_PICTURES } from './pictures';
 
@@ -27,6 +38,12 @@
 	const sided = $derived(
 		transfer.source !== 'laid-out' && (transfer.leaving === 'over-side' || transfer.leaving === 'bowl')
 	);
+	/** Across the middle of its coils, where it has any that matter. */
+	const diameterMm = $derived(transfer.diameterMm ?? SOURCES[transfer.source].meanDiameterMm);
+	const WAYS = [
+		{ value: 'clockwise', label: 'clockwise' },
+		{ value: 'anticlockwise', label: 'anticlockwise' }
+	] as const;
 	const change = (part: Partial<Transfer>): void => onchange({ ...transfer, ...part });
 	/** Another source has coils of another size: its usual ones. */
 	function changeSource(source: Transfer['source']): void {
@@ -61,14 +78,36 @@
 	{#if sided}
 		<Segmented
 			label="Seen from that side it runs round"
-			options={[
-				{ value: 'clockwise', label: 'clockwise' },
-				{ value: 'anticlockwise', label: 'anticlockwise' }
-			]}
+			options={WAYS}
 			value={transfer.seen}
 			onchange={(seen) => change({ seen })}
 			shown
 		/>
+	{/if}
+	{#if diameterMm !== null && transfer.leaving !== 'turning'}
+		<div class="grid grid-cols-2 items-end gap-4">
+			<LengthInput
+				label="Across the middle of its coils"
+				valueMm={diameterMm}
+				leastMm={5}
+				mostMm={2000}
+				small
+				onchange={(mm) => change({ diameterMm: mm })}
+			/>
+			{#if transfer.leaving === 'bowl'}
+				<NumberField
+					label="Coils of 100 that jump"
+					value={Math.round(100 * (transfer.jumpShare ?? USUAL_JUMP_SHARE))}
+					min={0}
+					max={100}
+					onchange={(coils) => change({ jumpShare: (coils ?? 0) / 100 })}
+				/>
+			{:else}
+				<p class="figure pb-1.5 text-[15px] text-soft" data-coils>
+					{formatNumber(coilsIn(transfer.lengthMm, diameterMm), 0)} coils
+				</p>
+			{/if}
+		</div>
 	{/if}
 	<PictureChoice
 		label="It goes"
@@ -76,4 +115,23 @@
 		value={transfer.onto}
 		onchange={(onto) => change({ onto })}
 	/>
+	{#if transfer.onto === 'hand-coils'}
+		<div class="grid grid-cols-2 items-end gap-4">
+			<LengthInput
+				label="Across the coils you make"
+				valueMm={transfer.handDiameterMm ?? USUAL_HAND_COIL_MM}
+				leastMm={20}
+				mostMm={2000}
+				small
+				onchange={(mm) => change({ handDiameterMm: mm })}
+			/>
+			<Segmented
+				label="Laid, seen from above"
+				options={WAYS}
+				value={transfer.laid ?? 'clockwise'}
+				onchange={(laid) => change({ laid })}
+				shown
+			/>
+		</div>
+	{/if}
 </div>
