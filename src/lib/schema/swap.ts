@@ -7,8 +7,7 @@ import {
 	volumeToRadius,
 	type OffPart,
 	type OnSource,
-	type Result,
-	type Role
+	type Result
 } from '$lib/core';
 import { Reader } from './fields';
 import { keptIdOf } from './kept';
@@ -51,9 +50,8 @@ export interface SwapChoice {
 	readonly candidates: readonly Candidate[];
 }
 
-const LEADERLESS: readonly Role[] = ['leader'];
 /** What can be taken off one by one: strands, not the leader, which comes off first of all. */
-export const isStrand = ({ role }: Pick<ComponentForm, 'role'>): boolean => !LEADERLESS.includes(role);
+export const isStrand = ({ role }: Pick<ComponentForm, 'role'>): boolean => role !== 'leader';
 
 /** An id that is not taken. */
 function freeId(id: string, taken: readonly string[]): string {

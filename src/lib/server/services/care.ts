@@ -104,7 +104,8 @@ export async function carePage(
 	const nameOf = (spoolId: string): string => names.get(spoolId) ?? 'a spool that is off the rack';
 	const things = new Map<string, string[]>();
 	for (const { kept, spoolId } of entries)
-		if (spoolId !== null) things.set(spoolId, [...(things.get(spoolId) ?? []), kept.id]);
+		if (spoolId !== null && names.has(spoolId))
+			things.set(spoolId, [...(things.get(spoolId) ?? []), kept.id]);
 	return {
 		filter,
 		rules,

@@ -11,7 +11,7 @@ import { benchJob, endJob, woundAs } from './bench';
 import { addCareEvents, care, carePage, history } from './care';
 import { hands } from './hands';
 import { addEvents, currentRun, runBegun, startRun } from './runs';
-import { createSetup, dropSetup, rack } from './setups';
+import { createSetup, dropSetup, rack, removeSpool } from './setups';
 import { planSwap, swapChoice } from './swaps';
 import { recordWinding, takeBackWinding } from './windings';
 
@@ -253,6 +253,17 @@ describe('the care page', () => {
 		expect(await found(`thing=${id}:line`)).toEqual([1, 1]);
 		expect(await found('due=1')).toEqual([0, 0]);
 		expect(await found('kind=moon&where=under&show=-3')).toEqual([4, 4]);
+	});
+	it('what goes out together is what lies on a spool of the rack; a spool off the rack goes nowhere', async () => {
+		const { id, spoolId } = await wound('Tarn');
+		const { spoolId: beck } = await wound('Beck');
+		const out = async () => (await carePage(db, TODAY, filter(''))).spools;
+		expect((await out()).map(({ name }) => name)).toEqual(['Beck', 'Tarn']);
+		expect((await out())[1]!.things.toSorted()).toEqual([`${id}:backing`, `${id}:line`]);
+		await removeSpool(db, beck);
+		expect((await out()).map((spool) => spool.id)).toEqual([spoolId]);
+		// What lies on it is not forgotten.
+		expect((await carePage(db, TODAY, filter('q=off the rack'))).matching).toBe(2);
 	});
 	it('writes histories small, and reads them back', async () => {
 		const { id } = await wound('Tarn');
