@@ -162,6 +162,7 @@ test('twist walked out at the bench, counted in, and tested', async ({ page, dem
 	await expect(page.locator('[data-this-line]')).toContainText('turns a metre now');
 	await page.getByLabel('Longest straight, empty stretch').fill('20 m');
 	await page.getByLabel('Longest straight, empty stretch').blur();
+	await expect(page.locator('[data-get-out]')).toContainText('2 passes');
 	await page.getByRole('link', { name: 'Take it to the bench' }).click();
 	await expect(page.locator('[data-doing="untwist"]')).toBeVisible();
 	const titles = await through(page, {
