@@ -15,8 +15,6 @@ export interface OffPart {
 	readonly label: string;
 	readonly lengthMm: number;
 	readonly turns: number;
-	/** It stays on another reel: it is wound from reel to reel, and needs neither ties nor a label of its own. */
-	readonly toReel?: string;
 }
 
 /** Where a part comes from that goes on. */
