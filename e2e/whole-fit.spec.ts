@@ -48,7 +48,7 @@ test('a line weighed, by a table that is pasted, and a table with a gap', async 
 	const broken = 'from (ft),to (ft),start (mm),end (mm)\n0,51,0.9,0.9\n57,83,1.25,1.25';
 	await page.getByLabel(/From the maker/).fill(broken);
 	await page.getByRole('button', { name: 'Use it' }).click();
-	await expect(page.getByRole('alert')).toContainText('fill the gap');
+	await expect(page.getByRole('alert').filter({ hasText: 'fill the gap' })).toBeVisible();
 	await expect(page.getByLabel(/From the maker/)).toHaveValue(broken);
 	await page
 		.getByLabel(/From the maker/)
@@ -86,6 +86,8 @@ test('the stack by mouse: preset, add, drag, remove', async ({ page }) => {
 	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line', 'head', 'tip', 'bed']);
 
 	const strand = (id: string) => page.locator(`[data-strand="${id}"]`);
+	// Dragging comes with the first pointer: a strand that can be grabbed says so.
+	await expect(strand('tip').locator('..')).toHaveCSS('cursor', 'grab');
 	await strand('tip').hover();
 	const [from, to] = [(await strand('tip').boundingBox())!, (await strand('running-line').boundingBox())!];
 	await page.mouse.move(from.x + from.width / 2, from.y + 20);

@@ -31,7 +31,8 @@
 	let { items, arborTurns, leader, selected, onpick, onorder, onremove }: Props = $props();
 
 	let root = $state<HTMLElement>();
-	/** Dragging is loaded when a pointer first comes near. */
+	/** Dragging is no part of the first load: it comes with the first sign of a pointer anywhere on the page, well before
+	 * that pointer can have pressed a strand. Keys never need it. */
 	let dnd = $state<typeof import('svelte-dnd-action')>();
 	async function loadDragging(): Promise<void> {
 		if (onorder) dnd ??= await import('svelte-dnd-action');
@@ -46,7 +47,8 @@
 				items: [...shown] as { id: string }[],
 				flipDurationMs: 120,
 				dropTargetStyle: {},
-				// Keys are handled here, in the words of the thread.
+				// Keys are handled here, and told in the words of the thread.
+				autoAriaDisabled: true,
 				zoneTabIndex: -1,
 				zoneItemTabIndex: -1,
 				delayTouchStart: true
@@ -112,14 +114,14 @@
 	<span class="figure block truncate text-[14px] font-semibold">{item.length}</span>
 {/snippet}
 
+<svelte:window onpointermove={loadDragging} onpointerdown={loadDragging} />
+
 <div
 	class="flex items-start"
 	role="group"
 	aria-label="The thread, from arbor to fly"
 	data-thread
 	bind:this={root}
-	onpointerenter={loadDragging}
-	ontouchstart={loadDragging}
 >
 	<div
 		class="flex min-w-0 flex-1 items-start"
