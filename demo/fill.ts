@@ -5,11 +5,11 @@ import { workOut } from '../src/lib/schema/workout';
 import { openDatabase } from '../src/lib/server/db/open';
 import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';
-import { addCareEvents, keptNow, spoolOfKept } from '../src/lib/server/services/care';
+import { addCareEvents, bring, keptNow, spoolOfKept } from '../src/lib/server/services/care';
 import { createSetup, rack } from '../src/lib/server/services/setups';
 import { planSwap } from '../src/lib/server/services/swaps';
 import { recordWinding } from '../src/lib/server/services/windings';
-import { LIFE, SUMMER_SWAP, type LifeOf } from './life';
+import { BROUGHT, LIFE, SUMMER_SWAP, type LifeOf } from './life';
 import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
@@ -114,6 +114,7 @@ export async function fillDemo(directory: string): Promise<boolean> {
 		const spools = new Map((await rack(db)).map(({ id, form }) => [form.name, id]));
 		for (const { spool, events } of LIFE) await addLife(db, spools.get(spool)!, events, spool.slice(0, 4));
 		await addSwap(db, spools.get(SUMMER_SWAP.spool)!);
+		await bring(db, BROUGHT, BROUGHT.came);
 		return (await rack(db)).length > 0;
 	} finally {
 		await db.destroy();

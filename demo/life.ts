@@ -86,3 +86,18 @@ export const SUMMER_SWAP = {
 		['2026-08-24', 'line', did('cleaned')]
 	] as LifeOf['events']
 } as const;
+
+/** A head that was never wound here: it lies in its tin until the long rod needs it. */
+export const BROUGHT = {
+	id: 'd0d0d0d0-2026-4214-8214-d0d0d0d0d0d0',
+	component: {
+		role: 'head',
+		made: { way: 'weighed', class: { taper: 'L', number: 8, density: 'I' }, mass: '430 gr' },
+		length: '36 ft',
+		note: 'Spring head'
+	},
+	came: '2026-02-14',
+	label: 'Tin with the blue lid',
+	used: { days: 4, water: 'fresh' },
+	at: Date.parse('2026-02-14T18:30:00Z')
+} as const;

@@ -149,7 +149,7 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	await expect(page.locator('[data-kept]').filter({ hasText: 'Weight-forward' })).toHaveCount(0);
 	await page.getByLabel('Look for').fill('tarn');
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
-	await expect(page.locator('[data-matching]')).toContainText('1 of 11 things');
+	await expect(page.locator('[data-matching]')).toContainText('1 of 12 things');
 	await page.reload();
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
 	await page.getByLabel('Look for').fill('nothing like it');

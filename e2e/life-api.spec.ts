@@ -80,6 +80,50 @@ test('swaps that cannot be are refused, and nothing is planned', async ({ demo }
 	expect(await ask({ spoolId, keep: 1, on: [{ kept: kept.id }] })).toBe(404);
 });
 
+test('what lies on a coil is brought over the wire, once, and refused where it makes no sense', async ({
+	demo
+}) => {
+	const { send, entries, find } = clientOf(demo.url);
+	const thing = {
+		id: crypto.randomUUID(),
+		component: {
+			role: 'head',
+			made: { way: 'weighed', class: { taper: 'L', number: 8, density: 'I' }, mass: '390 gr' },
+			length: '10.5 m',
+			note: 'tide head'
+		},
+		came: '2026-02-01',
+		label: 'tin with the blue lid',
+		used: { days: 12, water: 'salt' },
+		at: 1
+	};
+	const bring = async (changed: Record<string, unknown> = {}): Promise<number> =>
+		(await send('POST', '/api/care/things', { ...thing, ...changed })).status;
+	const before = (await entries()).length;
+	expect([await bring(), await bring()]).toEqual([201, 201]);
+	expect(await entries()).toHaveLength(before + 1);
+	const brought = await find('tide head');
+	expect(brought).toMatchObject({
+		kept: { id: thing.id, kind: 'head' },
+		where: 'on a coil: tin with the blue lid'
+	});
+	expect(brought.dues.find(({ job }) => job === 'clean')).toMatchObject({ overdue: true });
+	const id = crypto.randomUUID();
+	const backing = { ...thing.component, role: 'backing' };
+	const endless = { ...thing.component, length: 'a good deal' };
+	expect([
+		await bring({ id, component: backing }),
+		await bring({ id, component: endless }),
+		await bring({ id, label: ' ' }),
+		await bring({ id, came: 'in spring' }),
+		await bring({ id: 'mine' })
+	]).toEqual([422, 422, 422, 422, 422]);
+	expect(await entries()).toHaveLength(before + 1);
+	const line = await find('Weight-forward 8, intermediate');
+	const asked = { spoolId: line.spoolId, keep: 1, on: [{ kept: thing.id }] };
+	expect((await send('POST', '/api/swaps', asked)).status).toBe(201);
+});
+
 test('a job that winds nothing new, over the wire: begun, ended once, and in the history', async ({
 	demo
 }) => {

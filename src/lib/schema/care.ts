@@ -1,5 +1,6 @@
 import { KEPT_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/core';
 import { z } from 'zod';
+import { ComponentForm } from './setup';
 
 const id = z.string().min(8).max(64);
 const day = z.iso.date();
@@ -7,9 +8,10 @@ const turns = z.strictObject({ mean: z.number().min(-5000).max(5000), sd: z.numb
 const gap = z.number().min(-50).max(200);
 const head = { id, day, at: z.number().int().min(0), note: z.string().max(500).optional() };
 
+const Coil = z.string().trim().min(1).max(80);
 const Whereabouts = z.discriminatedUnion('on', [
 	z.strictObject({ on: z.literal('spool'), spoolId: z.string().min(1).max(64) }),
-	z.strictObject({ on: z.literal('coil'), label: z.string().min(1).max(80) }),
+	z.strictObject({ on: z.literal('coil'), label: Coil }),
 	z.strictObject({ on: z.literal('retired') })
 ]);
 
@@ -25,7 +27,10 @@ export const CareEventBody = z
 			gapMm: gap.optional()
 		}),
 		z.strictObject({ ...head, kind: z.literal('wetted'), times: z.number().int().min(1).max(1000) }),
-		z.strictObject({ ...head, kind: z.enum(['cleaned', 'dressed', 'rinsed', 'turned', 'loop-rebuilt']) }),
+		z.strictObject({
+			...head,
+			kind: z.enum(['came', 'cleaned', 'dressed', 'rinsed', 'turned', 'loop-rebuilt'])
+		}),
 		z.strictObject({
 			...head,
 			kind: z.literal('loop-test'),
@@ -68,6 +73,24 @@ export const AddCareEvents = z
 			.max(100)
 	})
 	.meta({ id: 'AddCareEvents' });
+
+/** A line, head, tip or running line that is on a coil and was never wound here. Sent again under its id it is there once. */
+export const BringThing = z
+	.strictObject({
+		id: z.uuid(),
+		component: ComponentForm.pick({ made: true, length: true, note: true }).extend({
+			role: ComponentForm.shape.role.extract(['line', 'running-line', 'head', 'tip'])
+		}),
+		came: day.meta({ description: 'Since when it is there.' }),
+		label: Coil.meta({ description: 'What is written on its coil or spool.' }),
+		used: z
+			.strictObject({ days: z.number().int().min(0).max(1000), water: z.enum(['fresh', 'salt']) })
+			.optional()
+			.meta({ description: 'Days out so far. Left out: new, and still as its maker wound it.' }),
+		at: z.number().int().min(0)
+	})
+	.meta({ id: 'BringThing' });
+export type BringThing = z.infer<typeof BringThing>;
 
 const JOBS = ['clean', 'respool', 'judge', 'tug-test', 'rinse'] as const satisfies readonly CareJob[];
 const Rule = z

@@ -1,7 +1,7 @@
 import { careState, type CareEvent, type Whereabouts } from '$lib/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keptFromRecords, keptIdOf, stillOn } from './kept';
+import { keptFromRecords, keptIdOf, readBrought, stillOn, type Brought, type FromRecords } from './kept';
 import { newComponent } from './new-setup';
 import type { WindRecord } from './record';
 import type { ComponentForm, SetupForm } from './setup';
@@ -9,7 +9,7 @@ import { isStrand, swapped, type Goes, type SpoolNow } from './swap';
 import { measured } from './testing';
 
 /**
- * A kit room at random: lines wound from the arbor, swapped, moved from reel to reel, put back from coils. Beside what the
+ * A kit room at random: lines wound from the arbor, brought, swapped, moved from reel to reel, put back from coils. Beside what the
  * windings say, the test keeps a list of its own of what it put where, and both have to agree.
  */
 const SPOOLS = ['tarn', 'beck', 'firth'] as const;
@@ -22,6 +22,8 @@ class KitRoom {
 	/** What it took off, and never put on again. */
 	readonly coils = new Set<string>();
 	readonly written = new Map<string, CareEvent[]>();
+	/** What was never wound when it came. */
+	readonly brought: Brought[] = [];
 	#count = 0;
 
 	#record(spoolId: SpoolId, setupId: string, form: SetupForm): void {
@@ -63,6 +65,21 @@ class KitRoom {
 		this.#record(spoolId, `setup-${this.#count}`, form);
 	}
 
+	/** A line that was there already, on a coil. */
+	bring(number: number): void {
+		this.#count += 1;
+		const id = `brought-${this.#count}`;
+		const [day, at] = ['2026-04-01', 1000 * this.#count];
+		this.brought.push({ id, component: line(number) });
+		this.written.set(id, [
+			{ id: `${id}:came`, day, at, kind: 'came' },
+			{ id: `${id}:lies`, day, at: at + 1, kind: 'moved', to: { on: 'coil', label: 'in the drawer' } }
+		]);
+		this.coils.add(id);
+	}
+
+	told = (): FromRecords => keptFromRecords(this.records, this.written, this.brought);
+
 	now(spoolId: SpoolId): SpoolNow | undefined {
 		const record = this.records.findLast((one) => one.spoolId === spoolId);
 		const places = this.places();
@@ -84,7 +101,7 @@ class KitRoom {
 
 	#taken(from: 'new' | 'coil' | SpoolId, number: number): Goes | undefined {
 		if (from === 'new') return line(number);
-		const { made } = keptFromRecords(this.records, this.written);
+		const { made } = this.told();
 		if (from === 'coil') {
 			const id = [...this.coils].find((one) => made.get(one)?.role === 'line');
 			return id === undefined ? undefined : { ...made.get(id)!, kept: id };
@@ -109,10 +126,10 @@ class KitRoom {
 
 	/** Where the windings, and what was written beside them, say that everything is. */
 	places(): Map<string, Whereabouts | undefined> {
-		const { kept, events } = keptFromRecords(this.records, this.written);
+		const { kept, events } = this.told();
 		return new Map(
 			kept.map((one) => {
-				const all = [...events.get(one.id)!, ...(this.written.get(one.id) ?? [])];
+				const all = [...(events.get(one.id) ?? []), ...(this.written.get(one.id) ?? [])];
 				return [one.id, careState(one, all).whereabouts];
 			})
 		);
@@ -129,6 +146,7 @@ const line = (number: number): ComponentForm =>
 const spool = fc.constantFrom(...SPOOLS);
 const number = fc.integer({ min: 3, max: 6 });
 const deed = fc.oneof(
+	fc.record({ what: fc.constant('bring' as const), number }),
 	fc.record({ what: fc.constant('off' as const), spool }),
 	fc.record({ what: fc.constant('wind' as const), spool, number }),
 	fc.record({
@@ -144,6 +162,7 @@ function kitRoomAfter(deeds: readonly Deed[]): KitRoom {
 	const room = new KitRoom();
 	for (const one of deeds)
 		if (one.what === 'wind') room.wind(one.spool, one.number);
+		else if (one.what === 'bring') room.bring(one.number);
 		else if (one.what === 'off') room.takeOff(one.spool);
 		else room.swap(one.spool, one.from, one.number);
 	return room;
@@ -184,10 +203,13 @@ describe('what is where, whatever was done', () => {
 		fc.assert(
 			fc.property(fc.array(deed, { minLength: 1, maxLength: 14 }), (deeds) => {
 				const room = kitRoomAfter(deeds);
-				const { kept, events } = keptFromRecords(room.records, room.written);
+				const { kept, events } = room.told();
 				expect(new Set(kept.map(({ id }) => id)).size).toBe(kept.length);
 				for (const { id, lengthMm } of kept) {
-					const own = events.get(id)!;
+					const own = [
+						...(room.written.get(id) ?? []).filter(() => id.startsWith('brought')),
+						...(events.get(id) ?? [])
+					];
 					expect(own.filter(({ kind }) => kind === 'came')).toHaveLength(1);
 					expect(own[0]!.kind).toBe('came');
 					expect(new Set(own.map((event) => event.id)).size).toBe(own.length);
@@ -196,5 +218,45 @@ describe('what is where, whatever was done', () => {
 			}),
 			{ numRuns: 60 }
 		);
+	});
+});
+
+describe('what was brought', () => {
+	const [one] = [{ id: 'brought-1', component: line(5) }];
+	const came: CareEvent = { id: 'brought-1:came', day: '2026-04-01', at: 1, kind: 'came' };
+	const there = (...events: CareEvent[]): readonly string[] =>
+		keptFromRecords([], new Map([[one.id, events]]), [one]).kept.map(({ id }) => id);
+
+	it('is what its class and length say', () => {
+		expect(readBrought(one)).toMatchObject({
+			ok: true,
+			value: { id: 'brought-1', kind: 'line', label: 'Weight-forward 5, floating', doubleTaper: false }
+		});
+		const named = readBrought({ id: 'x', component: { ...line(5), length: '20 m', note: 'slow one' } });
+		expect(named).toMatchObject({ ok: true, value: { label: 'slow one', lengthMm: 20_000 } });
+		const turned = readBrought({
+			id: 'x',
+			component: newComponent('l', 'line', { way: 'class', class: { taper: 'DT', number: 5, density: 'F' } })
+		});
+		expect(turned).toMatchObject({ ok: true, value: { doubleTaper: true } });
+	});
+	it('makes no sense as what is not looked after, without a length, or with a bad one', () => {
+		expect(readBrought({ id: 'x', component: newComponent('leader', 'leader') }).ok).toBe(false);
+		expect(readBrought({ id: 'x', component: { ...newComponent('t', 'tip'), length: '' } })).toMatchObject({
+			ok: false,
+			issues: [{ path: ['length'] }]
+		});
+		expect(readBrought({ id: 'x', component: { ...line(5), length: 'long' } })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'unreadable_quantity', path: ['length'] }]
+		});
+	});
+	it('is there from when it came, until that is taken back, and again when that is', () => {
+		const back: CareEvent = { id: 'back-1', day: '2026-04-02', at: 2, kind: 'undone', of: came.id };
+		const again: CareEvent = { id: 'again-1', day: '2026-04-03', at: 3, kind: 'undone', of: back.id };
+		expect(there()).toEqual([]);
+		expect(there(came)).toEqual(['brought-1']);
+		expect(there(came, back)).toEqual([]);
+		expect(there(came, back, again)).toEqual(['brought-1']);
 	});
 });

@@ -1,7 +1,9 @@
 import {
 	counting,
+	fail,
 	KEPT_KINDS,
 	NO_TURNS,
+	ok,
 	parseLength,
 	totalLengthMm,
 	transferTurns,
@@ -11,11 +13,13 @@ import {
 	type Due,
 	type Kept,
 	type KeptKind,
+	type Result,
 	type Turns,
 	type Whereabouts
 } from '$lib/core';
 import { Reader } from './fields';
-import { readParts } from './parts';
+import { newSetup } from './new-setup';
+import { readParts, type Part } from './parts';
 import type { WindRecord } from './record';
 import type { ComponentForm } from './setup';
 import { DEFAULT_UNITS } from './units';
@@ -42,7 +46,34 @@ export interface FromRecords {
 export const keptIdOf = (setupId: string, { kept, id }: Pick<ComponentForm, 'kept' | 'id'>): string =>
 	kept ?? `${setupId}:${id}`;
 
+/** Something that was there before anything was wound here: what it is. When it came, and where it lies, is written of it. */
+export interface Brought {
+	readonly id: string;
+	readonly component: ComponentForm;
+}
+
 const isKept = (role: string): role is KeptKind => (KEPT_KINDS as readonly string[]).includes(role);
+
+const keptAs = (id: string, kind: KeptKind, { label, line }: Part, lengthMm: number): Kept => ({
+	id,
+	kind,
+	label,
+	lengthMm,
+	doubleTaper: line?.taper === 'DT'
+});
+
+/** Of something that was brought, what is looked after; issues where its description makes no sense. */
+export function readBrought({ id, component }: Brought): Result<Kept> {
+	const reader = new Reader();
+	const fill = { ...newSetup().fill, stack: [{ ...component, solve: false }] };
+	const [part] = readParts(fill, DEFAULT_UNITS, reader);
+	if (reader.issues.length > 0)
+		// Seen from the component: it lies in no stack.
+		return { ok: false, issues: reader.issues.map((issue) => ({ ...issue, path: issue.path.slice(3) })) };
+	if (!part || !isKept(part.role) || !('sections' in part.component))
+		return fail({ code: 'missing_value' }, ['length']);
+	return ok(keptAs(id, part.role, part, totalLengthMm(part.component.sections)));
+}
 
 /** A strand of a winding that is looked after. */
 interface Wound extends Kept {
@@ -58,26 +89,21 @@ function strandsIn(record: WindRecord): readonly Wound[] {
 	if (before) return before;
 	const reader = new Reader();
 	const { fill } = record.form;
-	const strands = readParts(fill, DEFAULT_UNITS, reader).flatMap(
-		({ id, role, label, component, line }, i): Wound[] => {
-			if (!isKept(role)) return [];
-			const form = fill.stack[i]!;
-			const lengthMm =
-				'sections' in component && !form.solve ? totalLengthMm(component.sections) : record.backingMm;
-			const travel = record.typed.travelled?.find(({ part }) => part === id);
-			return [
-				{
-					id: keptIdOf(record.setupId, form),
-					kind: role,
-					label,
-					lengthMm,
-					doubleTaper: line?.taper === 'DT',
-					component: form,
-					turns: travel && lengthMm > 0 ? transferTurns({ ...travel, lengthMm, onto: 'reel' }) : undefined
-				}
-			];
-		}
-	);
+	const strands = readParts(fill, DEFAULT_UNITS, reader).flatMap((part, i): Wound[] => {
+		const { id, role, component } = part;
+		if (!isKept(role)) return [];
+		const form = fill.stack[i]!;
+		const lengthMm =
+			'sections' in component && !form.solve ? totalLengthMm(component.sections) : record.backingMm;
+		const travel = record.typed.travelled?.find((one) => one.part === id);
+		return [
+			{
+				...keptAs(keptIdOf(record.setupId, form), role, part, lengthMm),
+				component: form,
+				turns: travel && lengthMm > 0 ? transferTurns({ ...travel, lengthMm, onto: 'reel' }) : undefined
+			}
+		];
+	});
 	const read = reader.issues.length > 0 ? [] : strands;
 	woundIn.set(record, read);
 	return read;
@@ -123,8 +149,15 @@ class Telling {
 	readonly #on = new Map<string, readonly Lying[]>();
 	readonly #written: Written;
 
-	constructor(written: Written) {
+	constructor(written: Written, brought: readonly Brought[]) {
 		this.#written = written;
+		for (const one of brought) {
+			const came = counting(written.get(one.id) ?? []).some(({ kind }) => kind === 'came');
+			const kept = readBrought(one);
+			if (!came || !kept.ok) continue;
+			this.kept.set(one.id, kept.value);
+			this.made.set(one.id, one.component);
+		}
 	}
 
 	#add(record: WindRecord, id: string, what: string, event: Record<string, unknown>, later = 0): void {
@@ -202,15 +235,20 @@ class Telling {
 }
 
 /**
- * Every strand that was ever wound, and what that says of where it is: it came with its first winding; a winding
+ * Every strand that was ever wound or brought, and what that says of where it is: it came with its first winding; a winding
  * puts its strands on its spool, and what lay there before on a coil. What lay undermost before and still does stayed where it
  * was, and something else came over it; where everything stayed it was all wound again.
  *
  * @param records oldest first
  * @param written what else happened, by the strand: what left its spool in between did not lie there any more
+ * @param brought what was there before it was ever wound here; it is there as long as it is written that it came
  */
-export function keptFromRecords(records: readonly WindRecord[], written: Written = new Map()): FromRecords {
-	const telling = new Telling(written);
+export function keptFromRecords(
+	records: readonly WindRecord[],
+	written: Written = new Map(),
+	brought: readonly Brought[] = []
+): FromRecords {
+	const telling = new Telling(written, brought);
 	for (const record of records) telling.take(record);
 	return { kept: [...telling.kept.values()], events: telling.events, made: telling.made };
 }

@@ -6,5 +6,10 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ url, depends, locals }) => {
 	depends('wendle:care');
 	const day = locals.today;
-	return { care: await carePage(day, readCareFilter(url.searchParams)), today: day };
+	const { searchParams } = url;
+	return {
+		care: await carePage(day, readCareFilter(searchParams)),
+		today: day,
+		adding: searchParams.get('add') === '1'
+	};
 };

@@ -18,9 +18,9 @@
 			>{/if}
 	</div>
 	<p class="mt-1 max-w-[64ch]">
-		What is due, and what was done, for every line and backing that was wound. To subscribe, give your
-		calendar the address of the file.
+		What is due, and what was done, for every line and backing. To subscribe, give your calendar the address
+		of the file.
 	</p>
-	<CareList care={data.care} today={data.today} />
+	<CareList care={data.care} today={data.today} adding={data.adding} />
 	<Rules rules={data.care.rules} usual={data.care.usual} />
 </div>

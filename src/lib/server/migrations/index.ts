@@ -7,6 +7,7 @@ import * as steps from './005-steps';
 import * as practice from './006-practice';
 import * as care from './007-care';
 import * as jobs from './008-jobs';
+import * as brought from './009-brought';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -17,7 +18,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '005-steps', ...steps },
 	{ name: '006-practice', ...practice },
 	{ name: '007-care', ...care },
-	{ name: '008-jobs', ...jobs }
+	{ name: '008-jobs', ...jobs },
+	{ name: '009-brought', ...brought }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

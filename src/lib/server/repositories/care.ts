@@ -1,5 +1,7 @@
 import type { CareEvent, CareRule } from '$lib/core';
 import { asRules, CareRules } from '$lib/schema/care';
+import type { Brought } from '$lib/schema/kept';
+import { ComponentForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { json } from './columns';
@@ -10,11 +12,12 @@ const Gathered = z.object({ kept_id: z.string(), events: z.string(), last: z.num
 interface Read {
 	readonly byKept: Map<string, readonly CareEvent[]>;
 	arrival: number;
-	/** How many of them say where something is, or take something back. */
+	/** How many of them say that something came or where it is, or take something back. */
 	moves: number;
 	/** One reading after another, so that nothing is read twice. */
 	reading: Promise<unknown>;
 }
+const MOVES: ReadonlySet<string> = new Set(['came', 'moved', 'undone']);
 const readOf = new WeakMap<Knex, Read>();
 
 /** All events, by the thing they are about, in the order they arrived. */
@@ -36,7 +39,7 @@ export async function listCareEvents(db: Knex): Promise<Pick<Read, 'byKept' | 'm
 		for (const { kept_id, events, last } of rows) {
 			// What is stored was checked when it was written.
 			const fresh = JSON.parse(events) as CareEvent[];
-			read.moves += fresh.filter(({ kind }) => kind === 'moved' || kind === 'undone').length;
+			read.moves += fresh.filter(({ kind }) => MOVES.has(kind)).length;
 			read.byKept.set(kept_id, [...(read.byKept.get(kept_id) ?? []), ...fresh]);
 			read.arrival = Math.max(read.arrival, last);
 		}
@@ -56,6 +59,20 @@ export async function insertCareEvents(
 			.insert({ id: event.id, kept_id: keptId, event: JSON.stringify(event) })
 			.onConflict('id')
 			.ignore();
+}
+
+const BroughtRow = z.object({ id: z.string(), component: json(ComponentForm) });
+
+/** Everything that was ever brought, in the order it was. */
+export const listBrought = async (db: Knex): Promise<Brought[]> =>
+	z.array(BroughtRow).parse(await db('brought').orderBy('rowid').select('id', 'component')) as Brought[];
+
+/** One that is there already stays as it is. */
+export async function insertBrought(db: Knex, { id, component }: Brought): Promise<void> {
+	await db('brought')
+		.insert({ id, component: JSON.stringify(component) })
+		.onConflict('id')
+		.ignore();
 }
 
 /** The rules as they were edited; none when nobody did. */

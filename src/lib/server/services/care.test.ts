@@ -8,8 +8,9 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { calendarFile } from './calendar';
-import { addCareEvents, care, setCareRules } from './care';
+import { addCareEvents, bring, care, history, setCareRules } from './care';
 import { createSetup } from './setups';
+import { swapChoice } from './swaps';
 import { recordWinding } from './windings';
 
 let directory: string;
@@ -96,6 +97,68 @@ describe('what is looked after', () => {
 		]);
 		await setCareRules(db, undefined);
 		expect((await care(db, '2026-05-01')).usual).toBe(true);
+	});
+});
+
+describe('what was there before it was wound here', () => {
+	const made = { way: 'class', class: { taper: 'WF', number: 6, density: 'S' } } as const;
+	const thing = (rest: Record<string, unknown> = {}) => ({
+		id: '3f3f3f3f-1111-4111-8111-3f3f3f3f3f3f',
+		component: { role: 'line' as const, made, length: '', note: 'deep one' },
+		came: '2026-03-01',
+		label: 'blue drawer',
+		at: 5,
+		...rest
+	});
+	it('is on its coil: new it has no twist, used nobody knows', async () => {
+		await bring(db, thing(), '2026-06-01');
+		const fresh = await entry('line', '2026-06-01');
+		expect(fresh.where).toBe('on a coil: blue drawer');
+		expect(fresh.state.twist.perMetre.mean).toBe(0);
+		expect(fresh.state.twist.perMetre.sd).toBeLessThan(0.2);
+		const used = { days: 30, water: 'salt' as const };
+		await bring(db, thing({ id: '4f3f3f3f-1111-4111-8111-3f3f3f3f3f3f', used }), '2026-06-01');
+		const old = (await care(db, '2026-06-01')).entries.find(({ kept }) => kept.id.startsWith('4'))!;
+		expect(old.state.twist.perMetre.sd).toBeGreaterThan(0.4);
+		expect([old.state.daysOut, old.state.saltDays, old.state.last.came?.day]).toEqual([30, 30, '2026-03-01']);
+		expect(old.state.last.moved?.day).toBe('2026-06-01');
+		expect(old.dues.some(({ job }) => job === 'judge')).toBe(true);
+	});
+	it('sent again it is there once; what makes no sense is not there', async () => {
+		await bring(db, thing(), '2026-06-01');
+		await bring(db, thing({ label: 'elsewhere' }), '2026-06-02');
+		const { entries } = await care(db, '2026-06-01');
+		expect(entries.map(({ where }) => where)).toEqual(['on a coil: blue drawer']);
+		const bad = await bring(
+			db,
+			thing({ id: 'x', component: { ...thing().component, length: 'as usual' } }),
+			'2026-06-01'
+		);
+		expect(bad).toMatchObject({ ok: false, issues: [{ path: ['component', 'length'] }] });
+		expect((await care(db, '2026-06-01')).entries).toHaveLength(1);
+	});
+	it('taken back it is gone, and can be brought again; wound, it is where it was wound', async () => {
+		await bring(db, thing(), '2026-06-01');
+		const { id } = (await entry('line', '2026-06-01')).kept;
+		const back = event('2026-06-01', { kind: 'undone', of: `${id}:came` });
+		expect(await addCareEvents(db, [{ keptId: id, event: back }])).toBe(true);
+		expect((await care(db, '2026-06-01')).entries).toEqual([]);
+		expect(await history(db, id)).toBeUndefined();
+		const again = event('2026-06-01', { kind: 'undone', of: back.id });
+		expect(await addCareEvents(db, [{ keptId: id, event: again }])).toBe(true);
+		const { spoolId } = await wound('2026-06-02');
+		const choice = (await swapChoice(db, spoolId))!;
+		expect(choice.candidates).toMatchObject([
+			{ keptId: id, label: 'deep one', where: 'blue drawer', from: 'coil' }
+		]);
+		const { form } = choice.now.record;
+		const stack = [form.fill.stack[0]!, choice.candidates[0]!.component];
+		const other = await createSetup(db, { ...form, fill: { ...form.fill, stack } }, 'yd-mm', spoolId);
+		await recordWinding(db, other.id, { ...FORM, woundOn: '2026-06-03' }, 'yd-mm');
+		const { entries } = await care(db, '2026-06-04');
+		const now = entries.find(({ kept }) => kept.id === id)!;
+		expect([now.spoolId, now.kept.label]).toEqual([spoolId, 'deep one']);
+		expect(now.state.events.map(({ kind }) => kind)).toEqual(['came', 'moved', 'moved']);
 	});
 });
 

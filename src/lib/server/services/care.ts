@@ -1,18 +1,31 @@
 import {
 	careState,
 	duesOf,
+	NO_TURNS,
+	ok,
+	under,
 	USUAL_RULES,
 	type CareEvent,
 	type CareRule,
 	type CareState,
 	type Day,
+	type Result,
 	type Whereabouts
 } from '$lib/core';
+import type { BringThing } from '$lib/schema/care';
 import { careRow, isShown, type CareFilter, type CarePage } from '$lib/schema/care-page';
-import { keptFromRecords, type FromRecords, type KeptEntry } from '$lib/schema/kept';
+import { keptFromRecords, readBrought, type FromRecords, type KeptEntry } from '$lib/schema/kept';
+import { newComponent } from '$lib/schema/new-setup';
 import type { WindRecord } from '$lib/schema/record';
 import type { Knex } from 'knex';
-import { findCareRules, insertCareEvents, listCareEvents, putCareRules } from '../repositories/care';
+import {
+	findCareRules,
+	insertBrought,
+	insertCareEvents,
+	listBrought,
+	listCareEvents,
+	putCareRules
+} from '../repositories/care';
 import { listRecords } from '../repositories/records';
 import { listSpools } from '../repositories/spools';
 
@@ -42,7 +55,7 @@ export async function keptNow(db: Knex): Promise<KeptNow> {
 	const records = await listRecords(db);
 	const { byKept: written, moves } = await listCareEvents(db);
 	const told = fromList.get(records);
-	const from = told?.moves === moves ? told.from : keptFromRecords(records, written);
+	const from = told?.moves === moves ? told.from : keptFromRecords(records, written, await listBrought(db));
 	fromList.set(records, { moves, from });
 	const folded = foldedOf.get(from) ?? new Map<string, { written: number; state: CareState }>();
 	foldedOf.set(from, folded);
@@ -185,10 +198,50 @@ interface NewEvent {
 /** Writes events down. False when one is about a thing that is not there: then none is written. */
 export async function addCareEvents(db: Knex, events: readonly NewEvent[]): Promise<boolean> {
 	const now = await keptNow(db);
-	if (!events.every(({ keptId }) => now.states.has(keptId))) return false;
+	// What was brought and taken back can be brought again: that is an event of its own.
+	const brought = new Set((await listBrought(db)).map(({ id }) => id));
+	if (!events.every(({ keptId }) => now.states.has(keptId) || brought.has(keptId))) return false;
 	const all = events.flatMap((one) => withBacking(now, one));
 	await db.transaction((trx) => insertCareEvents(trx, all));
 	return true;
+}
+
+/**
+ * Something that is on a coil and was never wound here is looked after from now on. New, its maker's spool put no twist into
+ * it; used, its days out are all there is to guess it by. Issues when its description makes no sense.
+ */
+export async function bring(
+	db: Knex,
+	{ id, component: described, came, label, used, at }: BringThing,
+	today: Day
+): Promise<Result<string>> {
+	const component = { ...newComponent(described.role, described.role), ...described };
+	const read = readBrought({ id, component });
+	if (!read.ok) return { ok: false, issues: under(read.issues, 'component') };
+	const to: Whereabouts = { on: 'coil', label };
+	const told: readonly CareEvent[] = [
+		{ id: `${id}:came`, day: came, at, kind: 'came' },
+		...(used && used.days > 0
+			? [{ id: `${id}:out`, day: came, at: at + 1, kind: 'fished' as const, ...used }]
+			: []),
+		// Where it lies is known from today, where it has been out before.
+		{
+			id: `${id}:lies`,
+			day: used ? today : came,
+			at: at + 2,
+			kind: 'moved',
+			to,
+			...(!used && { turns: NO_TURNS })
+		}
+	];
+	await db.transaction(async (trx) => {
+		await insertBrought(trx, { id, component });
+		await insertCareEvents(
+			trx,
+			told.map((event) => ({ keptId: id, event }))
+		);
+	});
+	return ok(id);
 }
 
 /** Other rules of what falls due; none brings the usual ones back. */

@@ -51,6 +51,7 @@ export const care = bound(careService.care);
 export const carePage = bound(careService.carePage);
 export const careHistory = bound(careService.history);
 export const addCareEvents = bound(careService.addCareEvents);
+export const bring = bound(careService.bring);
 export const setCareRules = bound(careService.setCareRules);
 export const keptNow = bound(careService.keptNow);
 export const benchJob = bound(bench.benchJob);

@@ -1,5 +1,5 @@
 import * as ask from '$lib/schema/ask-api';
-import { AddCareEvents, CareRules } from '$lib/schema/care';
+import { AddCareEvents, BringThing, CareRules } from '$lib/schema/care';
 import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
@@ -169,6 +169,13 @@ export const openApiDocument = () =>
 					'204': { description: 'Written down; an event of kind undone takes one back.' },
 					...missing
 				})
+			},
+			'/api/care/things': {
+				post: taking(
+					'A line, head or tip that lies on a coil and was never wound here, once however often it is sent',
+					BringThing,
+					{ '201': jsonOf(z.object({ id: z.string() }), 'It is looked after, and can go on a spool.') }
+				)
 			},
 			'/api/care/history': {
 				get: {

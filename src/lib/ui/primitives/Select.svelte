@@ -18,7 +18,7 @@
 	<select
 		{id}
 		{value}
-		class="w-full rounded-none border-b-[1.5px] border-ink bg-transparent py-1 text-[15.5px] font-medium"
+		class="h-[2.02rem] w-full rounded-none border-b-[1.5px] border-ink bg-transparent py-1 text-[15.5px] font-medium"
 		onchange={async (event) => {
 			const select = event.currentTarget;
 			onchange(options[select.selectedIndex]!.value);

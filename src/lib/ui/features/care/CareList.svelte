@@ -6,17 +6,25 @@
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
 	import { TimeView } from '../../charts/timeline/view.svelte';
 	import { getNoticesReady } from '../../state/notices.svelte';
+	import Bring from './Bring.svelte';
 	import CareItem from './CareItem.svelte';
 	import DaysOut from './DaysOut.svelte';
 	import Filters from './Filters.svelte';
 	import Legend from './Legend.svelte';
-	import { writer } from './writing';
+	import { teller, writer } from './writing';
 
 	/** Every line and backing: its life, where it is, what is due; and the ways to write down what was done. */
-	let { care, today }: { care: CarePage; today: string } = $props();
+	interface Props {
+		care: CarePage;
+		today: string;
+		/** The form for what is not there yet is open. */
+		adding: boolean;
+	}
+	let { care, today, adding }: Props = $props();
 	// What is said when the server is away has to be here before it is.
 	$effect(() => void getNoticesReady());
 	const write = writer(() => today);
+	const told = teller(() => today);
 	const filter = $derived(care.filter);
 	const rows = $derived(care.rows.map((row) => ({ row, moments: momentsOf(row.history) })));
 	const now = $derived(dayNumber(today));
@@ -60,11 +68,13 @@
 {#if care.total === 0}
 	<p class="mt-6 max-w-[60ch] border-l-[3px] border-line pl-3 text-[17px]">
 		Nothing was wound yet. When a winding is written down at the bench, its backing and line appear here, with
-		what falls due.
+		what falls due. A line that lies on a coil can be written down at once.
 	</p>
+	<Bring {today} open={adding} {told} />
 {:else}
 	{#if !one}
 		<DaysOut spools={care.spools} {today} {write} />
+		<Bring {today} open={adding} {told} />
 		<div class="no-print mt-6"><Filters {filter} onchange={change} /></div>
 	{/if}
 	<div class="mt-5 grid items-end gap-x-8 gap-y-2 lg:grid-cols-[19rem_minmax(0,1fr)]">

@@ -21,12 +21,13 @@
 	let { kept, correcting, submit, onleave }: Props = $props();
 	const preferences = usePreferences();
 	const unit = $derived(longUnit(preferences.units));
-	const options = $derived(whatOf(kept));
 	// The form begins with what is put right, and is made anew for another.
 	// svelte-ignore state_referenced_locally
 	const was = correcting;
 	const wasWhat = (event: CareEvent): What =>
 		event.kind === 'moved' ? (event.to.on === 'coil' ? 'coil' : 'retired') : (event.kind as What);
+	// That something came is written when it is brought: here only its day can be put right.
+	const options = $derived(was?.kind === 'came' ? [{ value: 'came' as const, label: 'came' }] : whatOf(kept));
 	let picked = $state<What | undefined>(was && wasWhat(was));
 	const what = $derived(picked ?? options[0]!.value);
 	let day = $state(was?.day ?? today(getLocalTimeZone()).toString());

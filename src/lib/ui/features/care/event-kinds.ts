@@ -15,7 +15,8 @@ export type What =
 	| 'shortened'
 	| 'fished'
 	| 'coil'
-	| 'retired';
+	| 'retired'
+	| 'came';
 
 /** What can happen to a thing of its kind. */
 export function whatOf({ kind, doubleTaper }: Kept): readonly { value: What; label: string }[] {

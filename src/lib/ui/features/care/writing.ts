@@ -9,6 +9,24 @@ export interface Writing {
 }
 /** Writes events down, says so, and offers to take them back. True when they were taken. */
 export type Write = (events: readonly Writing[], said: string) => Promise<boolean>;
+/** What was written down is said, and can be taken back. */
+export type Told = (
+	written: readonly { readonly keptId: string; readonly event: { readonly id: string } }[],
+	said: string
+) => Promise<void>;
+
+export const teller =
+	(today: () => string): Told =>
+	async (written, said) => {
+		await invalidate('wendle:care');
+		const takeBack = written.map(({ keptId, event }) => ({
+			keptId,
+			event: { kind: 'undone', of: event.id }
+		}));
+		await notify(said, {
+			action: { label: 'Undo', onClick: () => void writer(today)(takeBack, 'Taken back.') }
+		});
+	};
 
 export const writer =
 	(today: () => string): Write =>
@@ -26,13 +44,6 @@ export const writer =
 			);
 			return false;
 		}
-		await invalidate('wendle:care');
-		const takeBack = stamped.map(({ keptId, event }) => ({
-			keptId,
-			event: { kind: 'undone', of: event.id }
-		}));
-		await notify(said, {
-			action: { label: 'Undo', onClick: () => void writer(today)(takeBack, 'Taken back.') }
-		});
+		await teller(today)(stamped, said);
 		return true;
 	};

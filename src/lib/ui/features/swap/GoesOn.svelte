@@ -12,14 +12,13 @@
 </script>
 
 <script lang="ts">
-	import { standardLengthMm, withUnit, type LineClass, type Role } from '$lib/core';
 	import { newComponent } from '$lib/schema/new-setup';
-	import { lineLabel, roleName, ROLE_NAMES } from '$lib/schema/parts';
-	import { longUnit, showLong, showSmall } from '$lib/schema/units';
+	import { roleName, ROLE_NAMES } from '$lib/schema/parts';
+	import { showSmall } from '$lib/schema/units';
 	import Field from '../../primitives/Field.svelte';
-	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import LineClassFields from '../fit/LineClassFields.svelte';
+	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';
+	import StrandFields from '../fit/StrandFields.svelte';
 
 	/** What could go on, each with the gap it would leave; or something that is new. */
 	interface Props {
@@ -62,20 +61,11 @@
 	/** More than this are looked through by name. */
 	const MANY = 8;
 
-	const ROLES: readonly Role[] = ['line', 'running-line', 'head', 'tip'];
-	let role = $state<Role>('line');
-	let line = $state<LineClass>({ taper: 'WF', number: 5, density: 'F' });
-	let length = $state('');
-	let called = $state('');
-	const unit = $derived(longUnit(units));
+	let text = $state.raw(newStrand('line'));
 	const fresh = $derived<Going>({
-		label: called.trim() || lineLabel(line),
+		label: strandLabel(text),
 		where: 'new',
-		component: {
-			...newComponent(role, role, { way: 'class', class: line }),
-			length: withUnit(length, unit),
-			note: called.trim()
-		}
+		component: componentOf(text, units)
 	});
 	const freshGap = $derived(gapWith(fresh));
 </script>
@@ -117,7 +107,7 @@
 						<td class="text-right">
 							<button
 								type="button"
-								class="action-quiet min-h-9"
+								class="action-quiet min-h-9 whitespace-nowrap"
 								aria-label="Put on {going.label}"
 								onclick={() => onadd(going)}>Put on</button
 							>
@@ -129,7 +119,8 @@
 	</div>
 {:else if all.length === 0}
 	<p class="mt-2 max-w-[60ch] text-[16px]">
-		Nothing is on a coil, or outermost on another reel. Something new goes on just as well.
+		Nothing is on a coil, or outermost on another reel. Something new goes on just as well; a line that you
+		have had for a while is <a class="underline" href="/care?add=1">written down in Care</a> first.
 	</p>
 {/if}
 <form
@@ -138,26 +129,14 @@
 	onsubmit={(event) => {
 		event.preventDefault();
 		onadd(fresh);
-		called = '';
+		text = { ...text, called: '' };
 	}}
 >
-	<Select
-		label="Something new"
-		options={ROLES.map((value) => ({ value, label: ROLE_NAMES[value] }))}
-		value={role}
-		onchange={(value) => (role = value)}
-	/>
-	<LineClassFields value={line} onchange={(value) => (line = value)} />
-	<Field
-		label="Length"
-		value={length}
-		placeholder={showLong(standardLengthMm(line.number), units)}
-		oninput={(value) => (length = value)}
-		oncommit={(value) => (length = withUnit(value, unit))}
-	/>
-	<div class="grid grid-cols-[1fr_auto_auto] items-end gap-4">
-		<Field label="Called" value={called} maxlength={60} oninput={(value) => (called = value)} />
-		<span class="pb-1">{@render gapOf(freshGap)}</span>
-		<button type="submit" class="action-quiet min-h-10" disabled={!freshGap}>Put it on</button>
-	</div>
+	<StrandFields label="Something new" value={text} onchange={(changed) => (text = changed)} />
+	<p class="flex items-center gap-4 sm:col-start-2">
+		<span>{@render gapOf(freshGap)}</span>
+		<button type="submit" class="action-quiet min-h-10 whitespace-nowrap" disabled={!freshGap}
+			>Put it on</button
+		>
+	</p>
 </form>

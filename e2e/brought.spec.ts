@@ -1,0 +1,60 @@
+import { expect, open, test } from './server';
+
+test('a line on a coil comes in without a winding: taken back, there again, put right, labelled', async ({
+	page
+}) => {
+	await open(page, '/care');
+	await page.getByText('Add a line you have on a coil').click();
+	const form = page.getByRole('form', { name: 'A line you have' });
+	await form.getByLabel('Class').selectOption({ label: '#4' });
+	await form.getByLabel('Length').fill('as usual');
+	await form.getByLabel('Length').blur();
+	await expect(form.getByText(/"as usual" is not a measure yet/)).toBeVisible();
+	await form.getByRole('button', { name: 'Add it' }).click();
+	await expect(form.getByRole('alert')).toContainText('"as usual"');
+	await form.getByLabel('Length').fill('25');
+	await form.getByLabel('Length').blur();
+	await expect(form.getByLabel('Length')).toHaveValue('25 yd');
+	await form.getByLabel('Called').fill('dusk line');
+	await form.getByLabel('Written on its coil').fill('jar on the sill');
+	await form.getByLabel('Yours since').fill('2025-05-04');
+	await form.getByLabel('Days out so far').fill('40');
+	await form.getByRole('button', { name: 'Add it' }).click();
+	const line = page.locator('[data-kept]').filter({ hasText: 'dusk line' });
+	await expect(line).toContainText('line, on a coil: jar on the sill');
+	await expect(line).toContainText('40 days out');
+	const notice = page.getByRole('listitem').filter({ hasText: 'dusk line: looked after from now on.' });
+	await notice.getByRole('button', { name: 'Undo' }).click();
+	await expect(page.getByText('Nothing was wound yet.')).toBeVisible();
+	await page
+		.getByRole('listitem')
+		.filter({ hasText: 'Taken back.' })
+		.getByRole('button', { name: 'Undo' })
+		.click();
+	await expect(line).toContainText('40 days out');
+	// The day it came is put right like anything else.
+	await line.getByText('Write something else down').click();
+	await line.getByRole('button', { name: /^Put right: .*came/ }).click();
+	await line.getByLabel('On', { exact: true }).fill('2025-06-01');
+	await line.getByRole('button', { name: 'Put it right' }).click();
+	await expect(line.locator('[data-counts="true"]').filter({ hasText: 'came' })).toContainText('1 Jun 2025');
+	await line.getByRole('link', { name: 'Print its label' }).click();
+	await expect(page.getByText('jar on the sill').first()).toBeVisible();
+});
+
+test('what was brought can go on a spool, like anything else on a coil', async ({ page, demo }) => {
+	await open(page, `${demo.url}/care?add=1`);
+	const form = page.getByRole('form', { name: 'A line you have' });
+	await form.getByLabel('Used or new').selectOption({ label: 'new' });
+	await form.getByLabel('Class').selectOption({ label: '#4' });
+	await form.getByLabel('Called').fill('dawn line');
+	await form.getByRole('button', { name: 'Add it' }).click();
+	await expect(page.locator('[data-kept]').filter({ hasText: 'dawn line' })).toContainText(
+		"on a coil: its maker's spool"
+	);
+	await open(page, demo.url);
+	await page.getByRole('link', { name: 'Swap what is on Beck reel, grayling' }).click();
+	await page.getByRole('button', { name: 'Put on dawn line' }).click();
+	await page.getByRole('button', { name: 'Take it to the bench' }).click();
+	await expect(page.locator('[data-doing="swap"]')).toBeVisible();
+});

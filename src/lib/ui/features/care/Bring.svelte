@@ -1,0 +1,123 @@
+<script lang="ts">
+	import Field from '../../primitives/Field.svelte';
+	import NumberField from '../../primitives/NumberField.svelte';
+	import Select from '../../primitives/Select.svelte';
+	import { send } from '../../state/api';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';
+	import StrandFields from '../fit/StrandFields.svelte';
+	import type { Told } from './writing';
+
+	/** A line that lies on a coil and was never wound here: from now on it is looked after, and can go on a spool. */
+	interface Props {
+		today: string;
+		open: boolean;
+		/** It is there: the page looks again, says so, and offers to take it back. */
+		told: Told;
+	}
+	let { today, open, told }: Props = $props();
+	const preferences = usePreferences();
+	// svelte-ignore state_referenced_locally
+	let shown = $state(open);
+	let text = $state.raw(newStrand('line'));
+	let used = $state(true);
+	let days = $state(0);
+	let water = $state<'fresh' | 'salt'>('fresh');
+	let came = $state<string>();
+	let label = $state('');
+	let trouble = $state<string>();
+	let busy = $state(false);
+	/** One id for as long as it is the same thing: sent again after a lost answer it is there once. */
+	let id = crypto.randomUUID();
+	const usualLabel = $derived(used ? 'a coil' : "its maker's spool");
+
+	async function add(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		if (busy) return;
+		busy = true;
+		const { role, made, length, note } = componentOf(text, preferences.units);
+		const reply = await send('POST', '/api/care/things', {
+			id,
+			component: { role, made, length, note },
+			came: came ?? today,
+			label: label.trim() || usualLabel,
+			...(used && { used: { days, water } }),
+			at: Date.now()
+		});
+		busy = false;
+		trouble =
+			reply.kind === 'ok'
+				? undefined
+				: reply.kind === 'refused'
+					? (reply.issues[0]?.message ?? 'That was not taken. Look through it and try again.')
+					: 'The server does not answer. What you wrote stays here: try again in a moment.';
+		if (reply.kind !== 'ok') return;
+		const added = { keptId: id, event: { id: `${id}:came` } };
+		id = crypto.randomUUID();
+		const name = strandLabel(text);
+		[text, days, label, came] = [{ ...text, called: '' }, 0, '', undefined];
+		await told([added], `${name}: looked after from now on.`);
+	}
+</script>
+
+<details class="no-print mt-5" data-bring bind:open={shown}>
+	<summary class="min-h-9 cursor-pointer py-1 text-[16px] underline">Add a line you have on a coil</summary>
+	<form
+		class="mt-2 grid max-w-2xl gap-x-5 gap-y-3 border-l-[3px] border-line pl-4 sm:grid-cols-[9rem_1fr]"
+		aria-label="A line you have"
+		onsubmit={(event) => void add(event)}
+	>
+		<StrandFields label="What it is" value={text} onchange={(changed) => (text = changed)} />
+		<Select
+			label="Used or new"
+			options={[
+				{ value: 'used', label: 'used' },
+				{ value: 'new', label: 'new' }
+			]}
+			value={used ? 'used' : 'new'}
+			onchange={(value) => (used = value === 'used')}
+		/>
+		<Field
+			label="Written on its coil or spool"
+			value={label}
+			maxlength={80}
+			placeholder={usualLabel}
+			oninput={(value) => (label = value)}
+		/>
+		<Field
+			label="Yours since"
+			type="date"
+			max={today}
+			value={came ?? today}
+			oninput={(value) => (came = value || undefined)}
+		/>
+		{#if used}
+			<div class="grid max-w-64 grid-cols-2 gap-5">
+				<NumberField
+					label="Days out so far"
+					value={days}
+					min={0}
+					max={1000}
+					onchange={(value) => (days = value ?? 0)}
+				/>
+				<Select
+					label="Mostly in"
+					options={[
+						{ value: 'fresh', label: 'fresh water' },
+						{ value: 'salt', label: 'salt water' }
+					]}
+					value={water}
+					onchange={(value) => (water = value)}
+				/>
+			</div>
+		{/if}
+		<p class="text-[15px] text-soft sm:col-span-2">
+			{used
+				? 'How twisted it is can only be guessed from its days out, until a loop test says.'
+				: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in by its spool:
+			<a class="text-ink underline" href="/fit/new">describe it in Fit</a>, and write down what is on it.
+		</p>
+		{#if trouble}<p role="alert" class="text-[15px] text-warn sm:col-span-2">{trouble}</p>{/if}
+		<button type="submit" class="action min-h-10 justify-self-start" disabled={busy}>Add it</button>
+	</form>
+</details>
