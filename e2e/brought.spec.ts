@@ -58,3 +58,29 @@ test('what was brought can go on a spool, like anything else on a coil', async (
 	await page.getByRole('button', { name: 'Take it to the bench' }).click();
 	await expect(page.locator('[data-doing="swap"]')).toBeVisible();
 });
+
+test('a reel that was wound elsewhere is described in Fit, written down, and looked after', async ({
+	page
+}) => {
+	await open(page, '/fit/new');
+	await page.getByLabel('Name of the spool').fill('Attic reel');
+	await page.getByRole('radio', { name: 'Measured' }).click();
+	await page.getByLabel('Across the rims').fill('84 mm');
+	await page.getByLabel('Across the arbor').fill('38 mm');
+	await page.getByLabel('Between the flanges').fill('21 mm');
+	await page.getByRole('button', { name: 'Write down what is on it' }).click();
+	// No step was done here, and none has to be.
+	await expect(page.locator('#record-title')).toBeVisible();
+	await page.getByLabel('Wound on').fill('2026-05-02');
+	await page.getByLabel('Gap with the line on').fill('5 mm');
+	await page.getByRole('button', { name: 'Put it on the rack' }).click();
+	await expect(page.locator('[data-spool="Attic reel"]')).toBeVisible();
+	await page.getByRole('link', { name: 'Care' }).click();
+	const line = page.locator('[data-kept]').filter({ hasText: 'Weight-forward 5, floating' });
+	await expect(line).toContainText('Attic reel');
+	await expect(line).toContainText('gap 5.0 mm');
+	const days = page.getByRole('form', { name: 'Days out' });
+	await days.getByLabel('Days').fill('7');
+	await days.getByRole('button', { name: 'Write it down' }).click();
+	await expect(line).toContainText('7 days out');
+});

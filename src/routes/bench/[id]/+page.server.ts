@@ -11,6 +11,7 @@ export const load: PageServerLoad = async ({ params, depends, url }) => {
 	return {
 		setup,
 		doing,
+		wound: url.searchParams.has('wound'),
 		records: await recordsOf(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())]

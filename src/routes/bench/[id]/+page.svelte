@@ -22,6 +22,7 @@
 			begun={data.begun}
 			{tempo}
 			doing={data.doing}
+			wound={data.wound}
 		/>
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">

@@ -48,8 +48,10 @@
 		tempo: Tempo;
 		/** What is done with the set-up. */
 		doing: BenchJob;
+		/** It was wound elsewhere, and is only written down. */
+		wound: boolean;
 	}
-	let { setup, workout, records, begun, tempo, doing }: Props = $props();
+	let { setup, workout, records, begun, tempo, doing, wound }: Props = $props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
@@ -59,7 +61,7 @@
 	// svelte-ignore state_referenced_locally
 	const run = browser ? new Run(setup.id, jobText(doing), begun?.id) : undefined;
 	// svelte-ignore state_referenced_locally
-	const bench = new BenchState(() => work, tempo, begun, run);
+	const bench = new BenchState(() => work, tempo, begun, run, wound);
 	const step = $derived(bench.step);
 
 	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
@@ -84,10 +86,8 @@
 	onDestroy(() => link?.disconnect());
 	if (run) saveBeforeLeaving(run);
 
-	// The run may be further on than the server's first page said; whoever has moved meanwhile is left where they are.
-	const opened = bench.at;
 	$effect(() => {
-		if (run?.loaded) untrack(() => bench.at === opened && bench.go(bench.firstOpen()));
+		if (run?.loaded) untrack(() => bench.catchUp());
 	});
 	// What another window does is followed: a step done there, or a way back taken, shows here.
 	let seen: { done: boolean; id: string | undefined; remedies: number } | undefined;

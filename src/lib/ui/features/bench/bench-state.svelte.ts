@@ -16,6 +16,8 @@ export class BenchState {
 	readonly #tempo: Tempo;
 	readonly #begun: Begun | undefined;
 	readonly run: Run | undefined;
+	/** Where the job was opened; none when it is only written down, having been done elsewhere. */
+	readonly #opened: number | undefined;
 	at = $state(0);
 
 	readonly steps: readonly Step[] = $derived.by(() => this.#work().steps);
@@ -32,12 +34,19 @@ export class BenchState {
 		this.steps.filter(({ id }) => !this.done.has(id)).reduce((sum, step) => sum + this.seconds(step), 0)
 	);
 
-	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run | undefined) {
+	/** @param wound it was wound elsewhere: what came out is written down at once */
+	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run | undefined, wound = false) {
 		this.#work = work;
 		this.#tempo = tempo;
 		this.#begun = begun;
 		this.run = run;
-		this.at = this.firstOpen();
+		this.#opened = wound ? undefined : this.firstOpen();
+		this.at = this.#opened ?? this.steps.length;
+	}
+
+	/** The run may be further on than the server's first page said; whoever has moved meanwhile is left where they are. */
+	catchUp(): void {
+		if (this.at === this.#opened) this.go(this.firstOpen());
 	}
 
 	/** Until the run is there, what the first page knew of it, and what was done since. */

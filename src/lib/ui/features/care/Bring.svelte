@@ -114,8 +114,8 @@
 		<p class="text-[15px] text-soft sm:col-span-2">
 			{used
 				? 'How twisted it is can only be guessed from its days out, until a loop test says.'
-				: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in by its spool:
-			<a class="text-ink underline" href="/fit/new">describe it in Fit</a>, and write down what is on it.
+				: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in with its spool:
+			<a class="text-ink underline" href="/fit/new">describe both in Fit</a>, and write down what is on it.
 		</p>
 		{#if trouble}<p role="alert" class="text-[15px] text-warn sm:col-span-2">{trouble}</p>{/if}
 		<button type="submit" class="action min-h-10 justify-self-start" disabled={busy}>Add it</button>

@@ -73,10 +73,10 @@
 	let drawing = $state<SVGSVGElement>();
 
 	/** Leaving for the bench waits for the save: the bench reads what is kept, not what is typed. */
-	async function toBench(): Promise<void> {
+	async function toBench(query = ''): Promise<void> {
 		if (!store.known) store.autosave.touch();
 		await store.autosave.flush();
-		if (store.known && store.autosave.state === 'saved') await goto(`/bench/${store.known.id}`);
+		if (store.known && store.autosave.state === 'saved') await goto(`/bench/${store.known.id}${query}`);
 	}
 
 	/** Opens the editor of what was chosen in the thread, and goes there. */
@@ -197,9 +197,17 @@
 		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
 			{#if workout}
 				<Answers {workout} stale={fit.stale} />
-				<button type="button" class="mt-4 action" disabled={!doable} onclick={toBench}>
+				<button type="button" class="mt-4 action" disabled={!doable} onclick={() => void toBench()}>
 					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
 				</button>
+				{#if doable}
+					<p class="mt-3 text-[15px]">
+						Wound already?
+						<button type="button" class="underline" onclick={() => void toBench('?wound')}
+							>Write down what is on it</button
+						>
+					</p>
+				{/if}
 			{:else}
 				<h2 class="text-[15px] font-semibold">Four answers will stand here</h2>
 				<ul class="mt-2 space-y-1 text-soft">
