@@ -232,7 +232,7 @@ test('what is said while the server is away is told not to be written down', asy
 	await page.locator('section[aria-label^="Notifications"]').waitFor({ state: 'attached' });
 	await server.stop();
 	await page.locator('[data-due="tug-test"]').first().getByRole('button', { name: 'Passed' }).click();
-	await expect(page.getByText('The server is not there. Nothing was written down')).toBeVisible();
+	await expect(page.getByText('The server does not answer. Nothing was written down')).toBeVisible();
 	await server.start();
 	const due = page.locator('[data-due="tug-test"]').first();
 	await due.getByRole('button', { name: 'Failed' }).click();

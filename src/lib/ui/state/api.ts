@@ -33,3 +33,15 @@ export async function send<T>(
 		return { kind: 'unreachable' };
 	}
 }
+
+/**
+ * What is said of a reply that is no yes.
+ *
+ * @param stays what becomes of what was sent when no answer came: "What you typed stays here"
+ */
+export function troubleOf(reply: Reply<unknown>, stays: string): string | undefined {
+	if (reply.kind === 'ok') return undefined;
+	return reply.kind === 'refused'
+		? (reply.issues[0]?.message ?? 'That was not taken. Look through it and try again.')
+		: `The server does not answer. ${stays}: try again in a moment.`;
+}

@@ -2,7 +2,7 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import type { Ended } from '$lib/schema/run';
-	import { send, type Reply } from '../../state/api';
+	import { type Reply, send, troubleOf } from '../../state/api';
 
 	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
 	interface Props {
@@ -29,14 +29,8 @@
 				? { kind: 'ok', value: { written: [] } }
 				: await send('POST', `/api/runs/${id}/end`, { day, leave });
 		busy = false;
-		if (reply.kind !== 'ok') {
-			trouble =
-				reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That was not taken. Try again.')
-					: 'The server does not answer. What was done stays here: try again in a moment.';
-			return;
-		}
-		onended(reply.value.written);
+		trouble = troubleOf(reply, 'What was done stays here');
+		if (reply.kind === 'ok') onended(reply.value.written);
 	}
 </script>
 

@@ -7,7 +7,7 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
-	import { send, type Reply } from '../../state/api';
+	import { type Reply, send, troubleOf } from '../../state/api';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
@@ -80,12 +80,9 @@
 			: { kind: 'unreachable' };
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble =
-			reply.kind === 'unreachable'
-				? 'The server does not answer. What you typed stays here: try again in a moment.'
-				: reply.kind === 'refused' && !issues.some(({ path }) => String(path[0]) in form)
-					? (issues[0]?.message ?? 'That was not taken. Try again.')
-					: undefined;
+		// What is wrong with a field is said beside it.
+		const beside = issues.some(({ path }) => String(path[0]) in form);
+		trouble = beside ? undefined : troubleOf(reply, 'What you typed stays here');
 		if (reply.kind === 'ok') onrecorded(reply.value.id);
 	}
 </script>

@@ -2,7 +2,7 @@
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';
 	import StrandFields from '../fit/StrandFields.svelte';
@@ -45,12 +45,7 @@
 			at: Date.now()
 		});
 		busy = false;
-		trouble =
-			reply.kind === 'ok'
-				? undefined
-				: reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That was not taken. Look through it and try again.')
-					: 'The server does not answer. What you wrote stays here: try again in a moment.';
+		trouble = troubleOf(reply, 'What you wrote stays here');
 		if (reply.kind !== 'ok') return;
 		const added = { keptId: id, event: { id: `${id}:came` } };
 		id = crypto.randomUUID();

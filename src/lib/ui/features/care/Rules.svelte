@@ -5,7 +5,7 @@
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What falls due when: anyone's to edit. An empty field does not count. */
@@ -41,10 +41,8 @@
 		const reply = await send(method, '/api/care/rules', body);
 		// What was refused is shown as it was before.
 		await invalidateAll();
-		if (reply.kind === 'refused')
-			await notify(reply.issues[0]?.message ?? 'That rule cannot be: it was left as it was.');
-		else if (reply.kind === 'unreachable')
-			await notify('The server is not there. The rules are as they were: try again in a moment.');
+		const trouble = troubleOf(reply, 'The rules are as they were');
+		if (trouble !== undefined) await notify(trouble);
 		else
 			await notify(said, {
 				action: {

@@ -1,5 +1,5 @@
 import { invalidate } from '$app/navigation';
-import { send } from '../../state/api';
+import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 
 /** Something to be written down of a thing; without a day it happened today. */
@@ -36,12 +36,9 @@ export const writer =
 			event: { id: crypto.randomUUID(), day: today(), at: Date.now() + i, ...event }
 		}));
 		const reply = await send('POST', '/api/care', { events: stamped });
-		if (reply.kind !== 'ok') {
-			await notify(
-				reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That could not be written down.')
-					: 'The server is not there. Nothing was written down: try again in a moment.'
-			);
+		const trouble = troubleOf(reply, 'Nothing was written down');
+		if (trouble !== undefined) {
+			await notify(trouble);
 			return false;
 		}
 		await teller(today)(stamped, said);

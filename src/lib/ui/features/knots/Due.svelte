@@ -3,7 +3,7 @@
 	import { findKnot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
 	import { showDay } from '../dates';
-	import { send } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
@@ -31,13 +31,9 @@
 
 	async function setSeason(windsOn: string): Promise<void> {
 		const reply = await send('PUT', '/api/practice', { windsOn: windsOn || null });
-		if (reply.kind === 'ok') await invalidateAll();
-		else
-			await notify(
-				reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That is no date. Give one like 2027-03-20.')
-					: 'The server is not there. The date was not kept: try again in a moment.'
-			);
+		const trouble = troubleOf(reply, 'The date was not kept');
+		if (trouble === undefined) await invalidateAll();
+		else await notify(trouble);
 	}
 	function told({ dueAt, sessions, remembered }: Progress): string {
 		if (dueAt === null) return 'not practised yet';

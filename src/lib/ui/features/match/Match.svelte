@@ -8,7 +8,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
 	import { Aside } from '../../state/aside.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -100,12 +100,7 @@
 		];
 		const reply = await send<{ id: string }>('POST', '/api/setups', { form, spoolId: spool.id });
 		if (reply.kind === 'ok') await goto(`/fit/${reply.value.id}`);
-		else
-			void notify(
-				reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'The server did not take it.')
-					: 'The server does not answer. Try again in a moment.'
-			);
+		else void notify(troubleOf(reply, 'Nothing was begun')!);
 	}
 
 	function add(): void {

@@ -13,7 +13,7 @@
 	import { strandsOf } from '../../charts/thread/strands';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import GoesOn, { type Going } from './GoesOn.svelte';
@@ -91,12 +91,7 @@
 			)
 		});
 		busy = false;
-		trouble =
-			reply.kind === 'ok'
-				? undefined
-				: reply.kind === 'refused'
-					? (reply.issues[0]?.message ?? 'That was not taken. Try again.')
-					: 'The server does not answer. What you chose stays here: try again in a moment.';
+		trouble = troubleOf(reply, 'What you chose stays here');
 		if (reply.kind === 'ok') await goto(`/bench/${reply.value.setupId}`);
 	}
 </script>
