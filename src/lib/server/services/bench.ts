@@ -63,6 +63,8 @@ async function leadingTo(db: Knex, setup: SavedSetup, now: SpoolNow, kept: KeptN
 		lies.map((component) => keptIdOf(record.setupId, component)),
 		wanted.map((component) => keptIdOf(setup.id, component))
 	);
+	// All of it lies there, under something that comes off.
+	if (keep === wanted.length && keep < lies.length) return { kind: 'off', keep, off: offParts(now, keep) };
 	// Nothing stays, or nothing changes: it is wound from the arbor.
 	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };
 	const on: OnSource[] = [];

@@ -1,5 +1,6 @@
 import { measured } from '$lib/schema/testing';
 import { readCareFilter, momentsOf } from '$lib/schema/care-page';
+import { jobText } from '$lib/schema/bench-job';
 import { newComponent } from '$lib/schema/new-setup';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -11,7 +12,8 @@ import { benchJob, endJob, woundAs } from './bench';
 import { addCareEvents, care, carePage, history } from './care';
 import { hands } from './hands';
 import { addEvents, currentRun, runBegun, startRun } from './runs';
-import { createSetup, dropSetup, rack, removeSpool } from './setups';
+import { loadSetup } from './saved';
+import { createSetup, dropSetup, rack, removeSpool, saveSetup } from './setups';
 import { planSwap, swapChoice } from './swaps';
 import { recordWinding, takeBackWinding } from './windings';
 
@@ -201,6 +203,23 @@ describe('jobs that wind nothing new', () => {
 		const kinds = async (id: string) => (await history(db, id))!.events.map(({ event }) => event.kind);
 		expect(await kinds(`${id}:line`)).not.toContain('respooled');
 		expect(await kinds(`${id}:backing`)).toEqual(['line-changed', 'line-changed', 'moved', 'came']);
+	});
+	it('what is wanted lies there under something: only that comes off, and then nothing is left to do', async () => {
+		const form = measured('112 mm', '44 mm', '32 mm');
+		form.fill.stack[1] = newComponent('running-line', 'running-line');
+		form.fill.stack.push(newComponent('head', 'head'), newComponent('tip', 'tip'));
+		const { id } = await wound('Long rod', form);
+		expect(await benchJob(db, id, undefined)).toEqual({ kind: 'wind' });
+		const { fill } = (await loadSetup(db, id))!.form;
+		const without = { ...form, fill: { ...fill, stack: fill.stack.slice(0, 3) } };
+		await saveSetup(db, id, without, 1, 'yd-mm');
+		const job = await benchJob(db, id, undefined);
+		expect(job).toMatchObject({ kind: 'off', keep: 3, off: [{ id: 'tip', role: 'tip' }] });
+		await startRun(db, 'run-off', id, jobText(job));
+		await endJob(db, 'run-off', '2026-06-01', false);
+		expect((await where())[`${id}:tip`]).toMatch(/^on a coil: /);
+		expect((await where())[`${id}:head`]).toBe('Long rod');
+		expect(await benchJob(db, id, undefined)).toEqual({ kind: 'wind' });
 	});
 	it('a line that waits on its coil keeps its label, whatever else is wound on its spool', async () => {
 		const { id, spoolId } = await wound('Tarn');
