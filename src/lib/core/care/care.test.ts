@@ -103,7 +103,7 @@ describe('what falls due (common practice)', () => {
 		expect(due('respool', [CAME], '2026-05-01')!.on).toBe('2027-04-01');
 		expect(paceOf(careState(LINE, [CAME, fished('2026-06-01', 30)]), '2027-06-02')).toEqual({
 			pace: 'seldom',
-			perYear: 0
+			perYear: { fresh: 0, salt: 0 }
 		});
 	});
 	it('by days out, it is expected when the pace of the last year brings it there', () => {
@@ -111,6 +111,11 @@ describe('what falls due (common practice)', () => {
 		// 24 days in 244: five more in 51 days.
 		expect(due('clean', events, '2026-12-01')!.expectedOn).toBe(addDays('2026-12-01', 51));
 		expect(due('clean', [CAME], '2026-12-01')!.expectedOn).toBeUndefined();
+		// In salt, where each counts for two, they are reached in half the time; rinsing follows salt, and is not foreseen.
+		const salty = [CAME, at('2026-06-01', { kind: 'fished', days: 24, water: 'salt' }), events[2]!];
+		expect(due('clean', salty, '2026-12-01')!.expectedOn).toBe(addDays('2026-12-01', 26));
+		const rinsed = [...salty, at('2026-06-03', { kind: 'rinsed' })];
+		expect(due('rinse', rinsed, '2026-12-01', BACKING)!.expectedOn).toBeUndefined();
 		expect(due('judge', events, '2026-12-01')!.expectedOn).toBe('2028-03-31');
 	});
 	it('backing at each change of the line over it, and when it was wet and dried often enough', () => {

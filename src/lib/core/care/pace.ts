@@ -11,20 +11,22 @@ const OFTEN_PER_YEAR = 40;
 const LEAST_DAYS = 90;
 const YEAR_DAYS = 365;
 
-/** How often a thing went out over the last year, days a year, and what that amounts to. */
-export function paceOf({ events }: CareState, today: Day): { pace: Pace; perYear: number } {
+/** How often a thing went out over the last year, days a year in each water, and what that amounts to. */
+export function paceOf(
+	{ events }: CareState,
+	today: Day
+): { pace: Pace; perYear: { readonly fresh: number; readonly salt: number } } {
 	const first = events.at(0)?.day;
 	const age = first === undefined ? 0 : daysBetween(first, today);
 	const since = addDays(today, -YEAR_DAYS);
-	let days = 0;
+	const days = { fresh: 0, salt: 0 };
 	for (let i = events.length - 1; i >= 0 && events[i]!.day > since; i--) {
 		const event = events[i]!;
-		if (event.kind === 'fished') days += event.days;
+		if (event.kind === 'fished') days[event.water] += event.days;
 	}
-	const perYear = (days * YEAR_DAYS) / Math.min(Math.max(age, LEAST_DAYS), YEAR_DAYS);
+	const years = Math.min(Math.max(age, LEAST_DAYS), YEAR_DAYS) / YEAR_DAYS;
+	const perYear = { fresh: days.fresh / years, salt: days.salt / years };
 	if (age < LEAST_DAYS) return { pace: 'usual', perYear };
-	return {
-		pace: perYear < SELDOM_PER_YEAR ? 'seldom' : perYear >= OFTEN_PER_YEAR ? 'often' : 'usual',
-		perYear
-	};
+	const all = perYear.fresh + perYear.salt;
+	return { pace: all < SELDOM_PER_YEAR ? 'seldom' : all >= OFTEN_PER_YEAR ? 'often' : 'usual', perYear };
 }

@@ -134,9 +134,9 @@ export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day):
 		'days-out': reaches(daysOut, everyDaysOut),
 		date: on !== undefined && daysBetween(on, today) >= 0
 	});
-	// How much of what is to come is salt nobody knows: it is foreseen as if all of it were fresh.
-	const reached =
-		daysOutLeft === undefined ? undefined : reachedOn(daysOutLeft, perYear * freshCounts, today);
+	// What is to come is foreseen as the last year was; what only salt asks for follows it, and is not foreseen.
+	const counted = freshCounts === 0 ? 0 : perYear.fresh * freshCounts + perYear.salt * saltCounts;
+	const reached = daysOutLeft === undefined ? undefined : reachedOn(daysOutLeft, counted, today);
 	const expectedOn = earlier(on, reached);
 	return { job, on, daysOutLeft, expectedOn, because, overdue: because !== 'not yet' };
 }
