@@ -27,8 +27,8 @@
 	let label = $state('');
 	let trouble = $state<string>();
 	let busy = $state(false);
-	/** One id for as long as it is the same thing: sent again after a lost answer it is there once. */
-	let id = crypto.randomUUID();
+	/** One id for the same thing: sent again after a lost answer it is there once, and changed it is another. */
+	let sent = { text: '', id: '' };
 	const usualLabel = $derived(used ? 'a coil' : "its maker's spool");
 
 	async function add(event: SubmitEvent): Promise<void> {
@@ -36,22 +36,23 @@
 		if (busy) return;
 		busy = true;
 		const { role, made, length, note } = componentOf(text, preferences.units);
-		const reply = await send('POST', '/api/care/things', {
-			id,
+		const thing = {
 			component: { role, made, length, note },
 			came: came ?? today,
 			label: label.trim() || usualLabel,
-			...(used && { used: { days, water } }),
-			at: Date.now()
-		});
+			...(used && { used: { days, water } })
+		};
+		const written = JSON.stringify(thing);
+		if (sent.text !== written) sent = { text: written, id: crypto.randomUUID() };
+		const { id } = sent;
+		const reply = await send('POST', '/api/care/things', { id, ...thing, at: Date.now() });
 		busy = false;
 		trouble = troubleOf(reply, 'What you wrote stays here');
 		if (reply.kind !== 'ok') return;
-		const added = { keptId: id, event: { id: `${id}:came` } };
-		id = crypto.randomUUID();
+		sent = { text: '', id: '' };
 		const name = strandLabel(text);
 		[text, days, label, came] = [{ ...text, called: '' }, 0, '', undefined];
-		await told([added], `${name}: looked after from now on.`);
+		await told([{ keptId: id, event: { id: `${id}:came` } }], `${name}: looked after from now on.`);
 	}
 </script>
 
