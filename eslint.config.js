@@ -37,6 +37,16 @@ export default tseslint.config(
 		rules: { 'svelte/no-navigation-without-resolve': 'off', 'prefer-const': 'off' }
 	},
 	{
+		files: ['src/lib/ui/**', 'src/routes/**/*.svelte'],
+		rules: {
+			// A phone that reaches this machine over plain http has none of it.
+			'no-restricted-properties': [
+				'error',
+				{ object: 'crypto', property: 'randomUUID', message: 'Take v4 of uuid.' }
+			]
+		}
+	},
+	{
 		files: ['**/*.cjs'],
 		rules: { '@typescript-eslint/no-require-imports': 'off' }
 	},

@@ -62,6 +62,8 @@ const TONES = {
 /** Reading aloud, sounds, the screen kept awake, the whole screen, more contrast. */
 export class HandsBusy {
 	#kept = $state<Kept>({ ...DEFAULTS });
+	/** This browser can keep the screen on: over plain http from another machine, none can. */
+	canHold = $state(true);
 	/** The step fills the screen. */
 	whole = $state(false);
 	#audio: AudioContext | undefined;
@@ -70,6 +72,7 @@ export class HandsBusy {
 	/** Reads what this browser kept; only there, since the server knows nothing of it. */
 	open(): () => void {
 		this.#kept = kept();
+		this.canHold = 'wakeLock' in navigator;
 		this.#apply();
 		const seen = (): void => void this.#hold();
 		const screen = (): void => {

@@ -1,5 +1,6 @@
 import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
 import type { RunEvents } from '$lib/schema/run';
+import { v4 as uuid } from 'uuid';
 import { without } from './events';
 import { send } from './api';
 import { RunLog } from './run-log';
@@ -113,10 +114,10 @@ export class Run {
 		const at = Date.now();
 		await this.ready;
 		if (!this.#id) {
-			this.#id = crypto.randomUUID();
+			this.#id = uuid();
 			await this.#log.setRun(this.#key, this.#id, 0);
 		}
-		const events = added.map((event) => ({ ...event, id: crypto.randomUUID(), at }) as RunEvent);
+		const events = added.map((event) => ({ ...event, id: uuid(), at }) as RunEvent);
 		this.#merge(events);
 		this.#unsent.push(...events);
 		await this.#log.put(this.#id, events, false);
@@ -130,7 +131,7 @@ export class Run {
 
 	/** Keeps a photo with a step: the picture first, then the word that there is one. */
 	async addPhoto(jpeg: Blob, step: string): Promise<void> {
-		const id = crypto.randomUUID();
+		const id = uuid();
 		await this.#log.putPhoto({ id, jpeg, sent: 0 });
 		this.#photosUnsent = true;
 		await this.add({ kind: 'photo', photo: id, step });

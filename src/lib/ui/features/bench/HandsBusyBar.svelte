@@ -26,12 +26,14 @@
 
 <div class="flex gap-1.5" role="group" aria-label="While your hands are busy">
 	{#each SWITCHES as { key, label, Icon } (key)}
+		{@const cannot = key === 'awake' && !hands.canHold}
 		<button
 			type="button"
-			class={button}
-			aria-pressed={hands.get(key)}
+			class="{button} disabled:opacity-40"
+			disabled={cannot}
+			aria-pressed={hands.get(key) && !cannot}
 			aria-label={label}
-			title={label}
+			title={cannot ? `${label}: not in this browser, or not without https` : label}
 			onclick={() => toggle(key)}><Icon size={20} /></button
 		>
 	{/each}

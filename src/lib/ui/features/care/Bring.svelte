@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { v4 as uuid } from 'uuid';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -43,7 +44,7 @@
 			...(used && { used: { days, water } })
 		};
 		const written = JSON.stringify(thing);
-		if (sent.text !== written) sent = { text: written, id: crypto.randomUUID() };
+		if (sent.text !== written) sent = { text: written, id: uuid() };
 		const { id } = sent;
 		const reply = await send('POST', '/api/care/things', { id, ...thing, at: Date.now() });
 		busy = false;

@@ -1,4 +1,5 @@
 import { invalidate } from '$app/navigation';
+import { v4 as uuid } from 'uuid';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 
@@ -33,7 +34,7 @@ export const writer =
 	async (events, said) => {
 		const stamped = events.map(({ keptId, event }, i) => ({
 			keptId,
-			event: { id: crypto.randomUUID(), day: today(), at: Date.now() + i, ...event }
+			event: { id: uuid(), day: today(), at: Date.now() + i, ...event }
 		}));
 		const reply = await send('POST', '/api/care', { events: stamped });
 		const trouble = troubleOf(reply, 'Nothing was written down');

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
 	import { exercisesOf, type Exercise, type Knot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
@@ -12,7 +13,7 @@
 	// The session is made anew for another knot.
 	// svelte-ignore state_referenced_locally
 	const exercises = exercisesOf(knot, seed);
-	const id = crypto.randomUUID();
+	const id = uuid();
 	let at = $state(0);
 	/** Whether what is asked now was answered rightly; none before it was answered. */
 	let outcome = $state<boolean>();
