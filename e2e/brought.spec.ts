@@ -54,7 +54,11 @@ test('what was brought can go on a spool, like anything else on a coil', async (
 	);
 	await open(page, demo.url);
 	await page.getByRole('link', { name: 'Swap what is on Beck reel, grayling' }).click();
+	await page.getByRole('button', { name: 'Put on Spring head' }).click();
+	await expect(page.locator('[data-going] li')).toHaveText(/Spring head/);
+	// A whole line goes on instead of a head, not over it.
 	await page.getByRole('button', { name: 'Put on dawn line' }).click();
+	await expect(page.locator('[data-going] li')).toHaveText(/dawn line/);
 	await page.getByRole('button', { name: 'Take it to the bench' }).click();
 	await expect(page.locator('[data-doing="swap"]')).toBeVisible();
 });

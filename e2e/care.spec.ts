@@ -284,7 +284,7 @@ for (const theme of ['light', 'dark'] as const)
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
 		for (const width of [1280, 390]) {
 			await page.setViewportSize({ width, height: 800 });
-			await open(page, `${demo.url}/care`);
+			await open(page, `${demo.url}/care?add=1`);
 			const { violations } = await new AxeBuilder({ page })
 				.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
 				.analyze();

@@ -1,4 +1,4 @@
-import { level, solveFit, type KnownComponent } from '$lib/core';
+import { level, ROLES, solveFit, type KnownComponent } from '$lib/core';
 import { windStackReference } from '$lib/core/fit/reference';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -8,7 +8,7 @@ import { newComponent } from './new-setup';
 import { keptFromRecords, keptIdOf, stillOn } from './kept';
 import type { WindRecord } from './record';
 import type { ComponentForm, SetupForm } from './setup';
-import { offParts, swapped } from './swap';
+import { insteadOf, offParts, swapped } from './swap';
 import { measured, worked } from './testing';
 
 let count = 0;
@@ -34,6 +34,16 @@ const must = <T>(result: { ok: true; value: T } | { ok: false; issues: readonly 
 	if (!result.ok) throw new Error(JSON.stringify(result.issues));
 	return result.value;
 };
+
+describe('what goes on instead of what', () => {
+	it('is mutual: a whole line and its makings not together, a tip with anything', () => {
+		for (const a of ROLES)
+			for (const b of ROLES) expect(insteadOf(a).includes(b), `${a} ${b}`).toBe(insteadOf(b).includes(a));
+		expect(insteadOf('line')).toContain('head');
+		expect(insteadOf('head')).not.toContain('running-line');
+		for (const other of ROLES.filter((role) => role !== 'tip')) expect(insteadOf('tip')).not.toContain(other);
+	});
+});
 
 describe('the gap that a swap leaves', () => {
 	it('is what a turn-by-turn winding of the same strands comes to, over the backing as it was wound', () => {

@@ -7,7 +7,8 @@ import {
 	volumeToRadius,
 	type OffPart,
 	type OnSource,
-	type Result
+	type Result,
+	type Role
 } from '$lib/core';
 import { Reader } from './fields';
 import { keptIdOf } from './kept';
@@ -52,6 +53,14 @@ export interface SwapChoice {
 
 /** What can be taken off one by one: strands, not the leader, which comes off first of all. */
 export const isStrand = ({ role }: Pick<ComponentForm, 'role'>): boolean => role !== 'leader';
+
+/** What is not on a spool together with something: another of its kind; and with a whole line, what a line is made up of. */
+export const insteadOf = (role: Role): readonly Role[] =>
+	role === 'line'
+		? ['line', 'running-line', 'head']
+		: role === 'running-line' || role === 'head'
+			? [role, 'line']
+			: [role];
 
 /** An id that is not taken. */
 function freeId(id: string, taken: readonly string[]): string {

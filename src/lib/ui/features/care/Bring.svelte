@@ -59,62 +59,64 @@
 
 <details class="no-print mt-5" data-bring bind:open={shown}>
 	<summary class="min-h-9 cursor-pointer py-1 text-[16px] underline">Add a line you have on a coil</summary>
-	<form
-		class="mt-2 grid max-w-2xl gap-x-5 gap-y-3 border-l-[3px] border-line pl-4 sm:grid-cols-[9rem_1fr]"
-		aria-label="A line you have"
-		onsubmit={(event) => void add(event)}
-	>
-		<StrandFields label="What it is" value={text} onchange={(changed) => (text = changed)} />
-		<Select
-			label="Used or new"
-			options={[
-				{ value: 'used', label: 'used' },
-				{ value: 'new', label: 'new' }
-			]}
-			value={used ? 'used' : 'new'}
-			onchange={(value) => (used = value === 'used')}
-		/>
-		<Field
-			label="Written on its coil or spool"
-			value={label}
-			maxlength={80}
-			placeholder={usualLabel}
-			oninput={(value) => (label = value)}
-		/>
-		<Field
-			label="Yours since"
-			type="date"
-			max={today}
-			value={came ?? today}
-			oninput={(value) => (came = value || undefined)}
-		/>
-		{#if used}
-			<div class="grid max-w-64 grid-cols-2 gap-5">
-				<NumberField
-					label="Days out so far"
-					value={days}
-					min={0}
-					max={1000}
-					onchange={(value) => (days = value ?? 0)}
-				/>
-				<Select
-					label="Mostly in"
-					options={[
-						{ value: 'fresh', label: 'fresh water' },
-						{ value: 'salt', label: 'salt water' }
-					]}
-					value={water}
-					onchange={(value) => (water = value)}
-				/>
-			</div>
-		{/if}
-		<p class="text-[15px] text-soft sm:col-span-2">
-			{used
-				? 'How twisted it is can only be guessed from its days out, until a loop test says.'
-				: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in with its spool:
-			<a class="text-ink underline" href="/fit/new">describe both in Fit</a>, and write down what is on it.
-		</p>
-		{#if trouble}<p role="alert" class="text-[15px] text-warn sm:col-span-2">{trouble}</p>{/if}
-		<button type="submit" class="action min-h-10 justify-self-start" disabled={busy}>Add it</button>
-	</form>
+	{#if shown}
+		<form
+			class="mt-2 grid max-w-2xl gap-x-5 gap-y-3 border-l-[3px] border-line pl-4 sm:grid-cols-[9rem_1fr]"
+			aria-label="A line you have"
+			onsubmit={(event) => void add(event)}
+		>
+			<StrandFields label="What it is" value={text} onchange={(changed) => (text = changed)} />
+			<Select
+				label="Used or new"
+				options={[
+					{ value: 'used', label: 'used' },
+					{ value: 'new', label: 'new' }
+				]}
+				value={used ? 'used' : 'new'}
+				onchange={(value) => (used = value === 'used')}
+			/>
+			<Field
+				label="Written on its coil or spool"
+				value={label}
+				maxlength={80}
+				placeholder={usualLabel}
+				oninput={(value) => (label = value)}
+			/>
+			<Field
+				label="Yours since"
+				type="date"
+				max={today}
+				value={came ?? today}
+				oninput={(value) => (came = value || undefined)}
+			/>
+			{#if used}
+				<div class="grid max-w-64 grid-cols-2 gap-5">
+					<NumberField
+						label="Days out so far"
+						value={days}
+						min={0}
+						max={1000}
+						onchange={(value) => (days = value ?? 0)}
+					/>
+					<Select
+						label="Mostly in"
+						options={[
+							{ value: 'fresh', label: 'fresh water' },
+							{ value: 'salt', label: 'salt water' }
+						]}
+						value={water}
+						onchange={(value) => (water = value)}
+					/>
+				</div>
+			{/if}
+			<p class="text-[15px] text-soft sm:col-span-2">
+				{used
+					? 'How twisted it is can only be guessed from its days out, until a loop test says.'
+					: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in with its spool:
+				<a class="text-ink underline" href="/fit/new">describe both in Fit</a>, and write down what is on it.
+			</p>
+			{#if trouble}<p role="alert" class="text-[15px] text-warn sm:col-span-2">{trouble}</p>{/if}
+			<button type="submit" class="action min-h-10 justify-self-start" disabled={busy}>Add it</button>
+		</form>
+	{/if}
 </details>

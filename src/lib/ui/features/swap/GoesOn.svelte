@@ -12,6 +12,7 @@
 </script>
 
 <script lang="ts">
+	import type { Role } from '$lib/core';
 	import { newComponent } from '$lib/schema/new-setup';
 	import { roleName, ROLE_NAMES } from '$lib/schema/parts';
 	import { showSmall } from '$lib/schema/units';
@@ -23,12 +24,14 @@
 	/** What could go on, each with the gap it would leave; or something that is new. */
 	interface Props {
 		choice: SwapChoice;
+		/** What is like what comes off stands first. */
+		like: Role | undefined;
 		/** What is chosen already. */
 		taken: readonly string[];
 		gapWith: (going: Going) => { gapMm: number; fits: boolean } | undefined;
 		onadd: (going: Going) => void;
 	}
-	let { choice, taken, gapWith, onadd }: Props = $props();
+	let { choice, like, taken, gapWith, onadd }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
@@ -43,15 +46,17 @@
 			};
 		})
 	);
-	const all = $derived([
-		...choice.candidates.map(({ keptId, label, where, from, component }): Going => ({
-			keptId,
-			label,
-			where: from === 'coil' ? `on a coil: ${where}` : `on ${where}`,
-			component
-		})),
-		...described
-	]);
+	const all = $derived(
+		[
+			...choice.candidates.map(({ keptId, label, where, from, component }): Going => ({
+				keptId,
+				label,
+				where: from === 'coil' ? `on a coil: ${where}` : `on ${where}`,
+				component
+			})),
+			...described
+		].sort((a, b) => Number(b.component.role === like) - Number(a.component.role === like))
+	);
 	let sought = $state('');
 	const shown = $derived(
 		all

@@ -2,7 +2,7 @@
 	import { goto } from '$app/navigation';
 	import { ROLES } from '$lib/core';
 	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { isStrand, swapped, type Goes, type SwapChoice } from '$lib/schema/swap';
+	import { insteadOf, isStrand, swapped, type Goes, type SwapChoice } from '$lib/schema/swap';
 	import { showSmall } from '$lib/schema/units';
 	import { wordIssue } from '$lib/schema/words';
 	import { workOut } from '$lib/schema/workout';
@@ -51,7 +51,7 @@
 	const order = ({ component }: Going): number => ROLES.indexOf(component.role);
 	/** What is chosen, with one thing more: one of each kind, each in its place. */
 	const withOne = (one: Going): Going[] =>
-		[...going.filter(({ component }) => component.role !== one.component.role), one].sort(
+		[...going.filter(({ component: { role } }) => !insteadOf(one.component.role).includes(role)), one].sort(
 			(a, b) => order(a) - order(b)
 		);
 	function gapWith(one: Going): { gapMm: number; fits: boolean } | undefined {
@@ -138,6 +138,7 @@
 			{/if}
 			<GoesOn
 				{choice}
+				like={strands.slice(keep).at(-1)?.role}
 				taken={going.flatMap(({ keptId }) => (keptId === undefined ? [] : [keptId]))}
 				{gapWith}
 				onadd={(one) => (going = withOne(one))}
