@@ -47,3 +47,24 @@ test('a phone over plain http writes down what was done, and takes it back', asy
 		.click();
 	await expect(line).toHaveCount(0);
 });
+
+test('a window that keeps nothing for a page still counts, and what it sent is there', async ({
+	page,
+	demo
+}) => {
+	await page.addInitScript(() => {
+		const refused = (): never => {
+			throw new DOMException('Nothing is kept here.', 'SecurityError');
+		};
+		Object.defineProperty(window, 'indexedDB', { get: refused });
+	});
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	await page.getByRole('button', { name: '10 turns of backing' }).click();
+	await expect(page.locator('[data-turns]')).toContainText('10');
+	await expect(page.locator('[data-sync="saved"]')).toBeVisible();
+	await page.reload();
+	await expect(page.locator('[data-turns]')).toContainText('10');
+	await page.getByRole('button', { name: '10 turns of backing' }).click();
+	await expect(page.locator('[data-turns]')).toContainText('20');
+});
