@@ -56,7 +56,7 @@ test('a window that keeps nothing for a page still counts, and what it sent is t
 		const refused = (): never => {
 			throw new DOMException('Nothing is kept here.', 'SecurityError');
 		};
-		Object.defineProperty(window, 'indexedDB', { get: refused });
+		for (const store of ['indexedDB', 'localStorage']) Object.defineProperty(window, store, { get: refused });
 	});
 	expect(demo.url).toBeTruthy();
 	await toBench(page);
@@ -67,4 +67,6 @@ test('a window that keeps nothing for a page still counts, and what it sent is t
 	await expect(page.locator('[data-turns]')).toContainText('10');
 	await page.getByRole('button', { name: '10 turns of backing' }).click();
 	await expect(page.locator('[data-turns]')).toContainText('20');
+	await page.getByRole('button', { name: 'Big contrast' }).click();
+	await expect(page.locator('html')).toHaveAttribute('data-contrast', 'more');
 });

@@ -94,8 +94,12 @@ export class HandsBusy {
 	}
 	set<K extends keyof Kept>(key: K, value: Kept[K]): void {
 		this.#kept[key] = value;
-		localStorage.setItem(KEY, JSON.stringify(this.#kept));
 		this.#apply();
+		try {
+			localStorage.setItem(KEY, JSON.stringify(this.#kept));
+		} catch {
+			// A browser that keeps nothing has it until the page is left.
+		}
 	}
 
 	#apply(): void {
