@@ -58,7 +58,7 @@
 						fill-opacity={coated ? 0.35 : 0.6}
 					/>
 				{/if}
-				<Wraps {spool} {layer} {frame} {colour} {coated} />
+				<Wraps {spool} {layer} {frame} {colour} {coated} small />
 			{/each}
 		</g>
 	{/each}

@@ -8,6 +8,8 @@ export interface DotPath {
 	readonly diameterPx: number;
 	readonly shade: number;
 	readonly d: string;
+	/** The dashes that make circles of a line, where a whole row is one; else each circle is a stroke of its own. */
+	readonly dashes?: string;
 }
 
 export interface Frame {
@@ -20,7 +22,8 @@ export interface Frame {
 }
 
 const HUNDREDTH = 100;
-const px = (value: number): number => Math.round(value * HUNDREDTH) / HUNDREDTH;
+/** To a hundredth of a pixel: nobody sees more, and it is sent. */
+export const px = (value: number): number => Math.round(value * HUNDREDTH) / HUNDREDTH;
 
 /** Thousands of circles in a handful of elements: the drawing must keep up with a dragged gap. */
 export function dotPaths(rows: readonly WrapRow[], frame: Frame): DotPath[] {
@@ -35,6 +38,33 @@ export function dotPaths(rows: readonly WrapRow[], frame: Frame): DotPath[] {
 			if (!path) paths.set(key, (path = { diameterPx, shade, parts: [] }));
 			path.parts.push(`M${px(frame.middlePx + across * frame.scale)} ${y}h0`);
 		});
+	});
+	return [...paths.values()].map(({ parts, ...path }) => ({ ...path, d: parts.join('') }));
+}
+
+const THOUSANDTH = 1000;
+/** So much longer than it is, so that the last dash of a row is not lost to rounding, px. */
+const LAST_PX = 0.05;
+
+/**
+ * The same for a drawing that is small: a row is one dashed line, its dashes of no length, so that a shelf of hundreds of
+ * spools is sent in a tenth of the room. Shades go by the row.
+ */
+export function rowPaths(rows: readonly WrapRow[], frame: Frame): DotPath[] {
+	const paths = new Map<string, { diameterPx: number; shade: number; dashes: string; parts: string[] }>();
+	rows.forEach(({ diameterMm, radiusMm, acrossMm }, i) => {
+		const [first, second] = acrossMm;
+		if (first === undefined) return;
+		const diameterPx = px(diameterMm * frame.scale);
+		const pitchPx =
+			Math.round(((second ?? first) - first) * frame.scale * THOUSANDTH) / THOUSANDTH || diameterPx;
+		const shade = i % SHADES;
+		const dashes = `0 ${pitchPx}`;
+		const key = `${diameterPx}/${shade}/${dashes}`;
+		let path = paths.get(key);
+		if (!path) paths.set(key, (path = { diameterPx, shade, dashes, parts: [] }));
+		const length = px(pitchPx * (acrossMm.length - 1) + LAST_PX);
+		path.parts.push(`M${px(frame.middlePx + first * frame.scale)} ${px(frame.y(radiusMm))}h${length}`);
 	});
 	return [...paths.values()].map(({ parts, ...path }) => ({ ...path, d: parts.join('') }));
 }

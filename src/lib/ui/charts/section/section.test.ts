@@ -8,7 +8,7 @@ import {
 	type Spool
 } from '$lib/core';
 import { describe, expect, it } from 'vitest';
-import { dotPaths } from './dots';
+import { dotPaths, rowPaths } from './dots';
 import { gapBounds, ruleTicks, sectionLayout } from './layout';
 import { layerPath, metalPath } from './metal';
 import { diameterByShare, wrapRows } from './wraps';
@@ -85,6 +85,41 @@ describe('the drawing', () => {
 		const paths = dotPaths(wrapRows(straight, backing), layout);
 		expect(paths.length).toBeLessThanOrEqual(3);
 		expect(paths.map(({ d }) => d.split('M').length - 1).reduce((a, b) => a + b, 0)).toBe(949);
+	});
+	it.each<[string, Spool, Parameters<typeof wrapRows>[1]]>([
+		['backing', straight, backing],
+		['on a dished spool', dished, { ...backing, innerRadiusMm: 15 }],
+		[
+			'a tapered line',
+			straight,
+			{
+				innerRadiusMm: 30.5,
+				outerRadiusMm: 38,
+				turns: 137,
+				diameterAtMm: diameterByShare(taperOf({ taper: 'WF', number: 6, density: 'F' }))
+			}
+		],
+		['a single wrap', straight, { ...backing, outerRadiusMm: 19.5, turns: 1 }]
+	])('drawn small, %s: as many dashes as wraps, each where it is', (_, spool, layer) => {
+		const frame = { scale: 2.9, middlePx: 100, y: (radius: number) => 200 - radius * 2.9 };
+		const rows = wrapRows(spool, layer);
+		const dots: string[] = [];
+		for (const { d, dashes } of rowPaths(rows, frame))
+			for (const [, x, y, length] of d.matchAll(/M(\S+) (\S+?)h(\S+?)(?=M|$)/g)) {
+				const pitch = Number(dashes!.split(' ')[1]);
+				for (let at = 0; at <= Number(length); at += pitch) dots.push(`${Math.round(Number(x) + at)} ${y}`);
+			}
+		const wanted = rows.flatMap(({ acrossMm, radiusMm }) =>
+			acrossMm.map(
+				(across) =>
+					`${Math.round(Number((100 + across * 2.9).toFixed(2)))} ${Number((200 - radiusMm * 2.9).toFixed(2))}`
+			)
+		);
+		expect(dots).toHaveLength(wanted.length);
+		expect(dots).toHaveLength(Math.round(layer.turns));
+		// Rounding moves one by a pixel at most, and seldom.
+		const placed = new Set(dots);
+		expect(wanted.filter((one) => !placed.has(one)).length).toBeLessThan(0.05 * wanted.length + 1);
 	});
 	it('closes its outlines', () => {
 		const layout = sectionLayout(dished, 640, 560);
