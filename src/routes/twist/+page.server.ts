@@ -1,8 +1,7 @@
-import { twistQuestion } from '$lib/schema/twist-question';
 import { keptNow, woundAs } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
-/** The question of the address; and with `?line=`, what the ledger of that line says. */
+/** With `?line=`, what the ledger of that line says. Nothing else of the address is read here: the rest needs no server. */
 export const load: PageServerLoad = async ({ url, depends, locals }) => {
 	depends('wendle:care');
 	const id = url.searchParams.get('line');
@@ -11,14 +10,13 @@ export const load: PageServerLoad = async ({ url, depends, locals }) => {
 		now?.kept.find((one) => one.id === id),
 		id === null ? undefined : now?.states.get(id)
 	];
-	const question = twistQuestion(url.searchParams, state && Math.round(state.lengthMm));
-	if (!kept || !state) return { question, today: locals.today, line: undefined };
+	if (!kept || !state) return { today: locals.today, line: undefined };
 	return {
-		question,
 		today: locals.today,
 		line: {
 			id: kept.id,
 			label: kept.label,
+			lengthMm: Math.round(state.lengthMm),
 			perMetre: state.twist.perMetre,
 			turns: state.twist.turns,
 			growth: state.growth,

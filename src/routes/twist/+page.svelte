@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import {
 		formatNumber,
 		machineSays,
@@ -17,9 +16,18 @@
 	import LengthInput from '$lib/ui/features/twist/LengthInput.svelte';
 	import LoopTest from '$lib/ui/features/twist/LoopTest.svelte';
 	import TravelWay from '$lib/ui/features/twist/TravelWay.svelte';
+	import { Asked } from '$lib/ui/state/asked.svelte';
 
 	let { data } = $props();
-	const question = $derived(data.question);
+	const asked = new Asked<TwistQuestion>(
+		() => data.question,
+		(changed) => {
+			const query = questionQuery(changed);
+			if (data.line) query.set('line', data.line.id);
+			return `?${query}`;
+		}
+	);
+	const question = $derived(asked.now);
 	const [one, other] = $derived([transfersTurns(question.one), transfersTurns(question.other)]);
 	const better = $derived(Math.abs(one.mean) <= Math.abs(other.mean) ? 'one' : 'other');
 	const saved = $derived(Math.abs(Math.abs(one.mean) - Math.abs(other.mean)));
@@ -30,12 +38,7 @@
 	const verdict = $derived(twistVerdict((1000 * turns) / question.lengthMm));
 	const range = $derived(line && rangeOf(line.perMetre));
 
-	function change(part: Partial<TwistQuestion>): void {
-		const changed = { ...question, ...part };
-		const query = questionQuery(changed);
-		if (line) query.set('line', line.id);
-		void goto(`?${query}`, { replaceState: true, keepFocus: true, noScroll: true });
-	}
+	const change = (part: Partial<TwistQuestion>): void => void asked.change(part);
 	const way = (key: 'one' | 'other') => (legs: readonly Transfer[]) => change({ [key]: legs });
 </script>
 

@@ -45,3 +45,10 @@ export function troubleOf(reply: Reply<unknown>, stays: string): string | undefi
 		? (reply.issues[0]?.message ?? 'That was not taken. Look through it and try again.')
 		: `The server does not answer. ${stays}: try again in a moment.`;
 }
+
+/** Whether the server answers at all: asked before a page that would be lost without it. */
+export const isThere = (): Promise<boolean> =>
+	fetch('/wendle.svg', { method: 'HEAD', cache: 'no-store' }).then(
+		({ ok }) => ok,
+		() => false
+	);

@@ -1,17 +1,13 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import Plan from '$lib/ui/features/care/Plan.svelte';
+	import { Asked } from '$lib/ui/state/asked.svelte';
 
 	let { data } = $props();
-	function change(part: Record<string, string>): void {
-		const query = new URLSearchParams({
-			before: data.before,
-			as: data.week ? 'week' : 'evening',
-			minutes: String(data.minutes),
-			...part
-		});
-		void goto(`?${query}`, { replaceState: true, keepFocus: true, noScroll: true });
-	}
+	const asked = new Asked(
+		() => data.asked,
+		({ before, week, minutes }) =>
+			`?${new URLSearchParams({ before, as: week ? 'week' : 'evening', minutes: String(minutes) })}`
+	);
 </script>
 
 <svelte:head><title>Before a day · Care · Wendle</title></svelte:head>
@@ -21,5 +17,5 @@
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">What to do before a day</h1>
 		<a class="no-print text-[16px] underline" href="/care">All of it</a>
 	</div>
-	<Plan {...data} onchange={change} />
+	<Plan {...asked.now} today={data.today} things={data.things} onchange={(part) => void asked.change(part)} />
 </div>

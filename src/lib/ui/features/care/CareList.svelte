@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { dayNumber } from '$lib/core';
 	import { careQuery, momentsOf, ROWS_AT_FIRST, type CareFilter, type CarePage } from '$lib/schema/care-page';
 	import { mostTwist } from '../../charts/timeline/lane';
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
 	import { TimeView } from '../../charts/timeline/view.svelte';
+	import { Asked } from '../../state/asked.svelte';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import Bring from './Bring.svelte';
 	import CareItem from './CareItem.svelte';
@@ -25,13 +25,17 @@
 	$effect(() => void getNoticesReady());
 	const write = writer(() => today);
 	const told = teller(() => today);
-	const filter = $derived(care.filter);
+	const asked = new Asked<CareFilter>(
+		() => care.filter,
+		(changed) => `/care${careQuery(changed)}`,
+		true
+	);
+	const filter = $derived(asked.now);
 	const rows = $derived(care.rows.map((row) => ({ row, moments: momentsOf(row.history) })));
 	const now = $derived(dayNumber(today));
 
 	function change(part: Partial<CareFilter>): void {
-		const changed = { ...filter, spool: null, thing: null, show: ROWS_AT_FIRST, ...part };
-		void goto(`/care${careQuery(changed)}`, { replaceState: true, keepFocus: true, noScroll: true });
+		void asked.change({ spool: null, thing: null, show: ROWS_AT_FIRST, ...part });
 	}
 
 	/** How far ahead what is next is shown, days; and the least that is. */

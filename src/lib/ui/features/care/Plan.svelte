@@ -23,7 +23,7 @@
 		/** Minutes of a day of that week. */
 		minutes: number;
 		things: readonly { id: string; label: string; kind: KeptKind; place: string; dues: readonly Due[] }[];
-		onchange: (part: Record<string, string>) => void;
+		onchange: (part: { before?: string; week?: boolean; minutes?: number }) => void;
 	}
 	let { today, before, week, minutes, things, onchange }: Props = $props();
 	const items = $derived(dueBefore(things, before));
@@ -60,7 +60,7 @@
 				{ value: 'week', label: "a shop's week" }
 			]}
 			value={week ? 'week' : 'evening'}
-			onchange={(as) => onchange({ as })}
+			onchange={(as) => onchange({ week: as === 'week' })}
 			shown
 		/>
 	</div>
@@ -71,7 +71,7 @@
 				value={minutes}
 				min={10}
 				max={600}
-				onchange={(value) => value && onchange({ minutes: String(value) })}
+				onchange={(minutes) => minutes && onchange({ minutes })}
 			/>
 		</div>
 	{/if}

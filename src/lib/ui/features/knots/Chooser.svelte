@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import {
 		chooseKnot,
 		findDescribed,
@@ -17,12 +16,18 @@
 	import { smallUnit } from '$lib/schema/units';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
+	import { Asked } from '../../state/asked.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ArborHold from './ArborHold.svelte';
 	import KnotPicture from './KnotPicture.svelte';
 
 	/** Which knot for a place: what is there, what is wanted; and what follows, with its reasons. */
-	let { situation }: { situation: KnotSituation } = $props();
+	let { situation: given }: { situation: KnotSituation } = $props();
+	const asked = new Asked<KnotSituation>(
+		() => given,
+		(changed) => `?${situationQuery(changed)}`
+	);
+	const situation = $derived(asked.now);
 	const preferences = usePreferences();
 	const unit = $derived(smallUnit(preferences.units));
 	const answers = $derived(chooseKnot(situation));
@@ -48,15 +53,14 @@
 	const SKILLS = options({ first: 'the first time', yearly: 'every year', daily: 'every day' });
 
 	function change(part: Partial<KnotSituation>): void {
-		const changed = { ...situation, ...part };
-		// Another place has other thicknesses.
-		if (part.place) {
-			typed = {};
-			changed.thinMm = TYPICAL_MM[part.place].thin;
-			changed.thickMm = TYPICAL_MM[part.place].thick;
+		if (part.place === undefined) {
+			void asked.change(part);
+			return;
 		}
-
-		void goto(`?${situationQuery(changed)}`, { replaceState: true, keepFocus: true, noScroll: true });
+		// Another place has other thicknesses.
+		typed = {};
+		const { thin, thick } = TYPICAL_MM[part.place];
+		void asked.change({ ...part, thinMm: thin, thickMm: thick });
 	}
 	let typed = $state<{ thin?: string; thick?: string }>({});
 	function thickness(which: 'thin' | 'thick', text: string): void {

@@ -1,0 +1,58 @@
+import { expect, open, test } from './server';
+
+test('choices made faster than pages come are all kept', async ({ page, demo }) => {
+	await open(page, `${demo.url}/care`);
+	await page.route(/__data\.json/, async (route) => {
+		await new Promise((settle) => setTimeout(settle, 600));
+		await route.continue();
+	});
+	const search = page.getByRole('search');
+	await search.getByLabel('What', { exact: true }).selectOption({ label: 'line' });
+	await search.getByLabel('Where').selectOption({ label: 'on a spool' });
+	await search.getByLabel('only what is due').check();
+	// Shown at once, before any page has come.
+	await expect(search.getByLabel('What', { exact: true })).toHaveValue('line');
+	await expect(page).toHaveURL(/kind=line&where=spool&due=1/);
+	await expect(page.locator('[data-matching]')).toContainText(/^\d of 12\s+things/);
+	await expect(search.getByLabel('Where')).toHaveValue('spool');
+});
+
+test('with the server away, what it filters stays as it was, and says so', async ({ page, demo }) => {
+	await open(page, `${demo.url}/care`);
+	await demo.stop();
+	const search = page.getByRole('search');
+	await search.getByLabel('What', { exact: true }).selectOption({ label: 'line' });
+	await expect(page.getByText('The server does not answer. What is shown stays as it was')).toBeVisible();
+	await expect(search.getByLabel('What', { exact: true })).toHaveValue('all');
+	await expect(page.locator('[data-matching]')).toContainText('12 things');
+	await demo.start();
+	await search.getByLabel('What', { exact: true }).selectOption({ label: 'line' });
+	await expect(page.locator('[data-matching]')).toContainText(/\d of 12\s+things/);
+});
+
+test('twist, knots and the plan need no server to be asked something else', async ({ page, demo }) => {
+	const away = async (path: string, act: () => Promise<void>): Promise<void> => {
+		await open(page, demo.url + path);
+		await demo.stop();
+		await act();
+		await demo.start();
+	};
+	await away('/twist', async () => {
+		const one = page.getByRole('region', { name: 'One way' });
+		await one.getByRole('radio', { name: 'anticlockwise' }).check();
+		await one.getByLabel('Across the middle of its coils').fill('65 mm');
+		await expect(one.locator('[data-turns-added]')).toHaveText('134');
+		await expect(one).toContainText('left-handed');
+	});
+	await page.reload();
+	await expect(page.getByRole('region', { name: 'One way' }).locator('[data-turns-added]')).toHaveText('134');
+	await away('/knots', async () => {
+		await page.getByLabel('Where').selectOption({ label: 'Backing to the line' });
+		await expect(page).toHaveURL(/place=backing-line/);
+	});
+	await away('/care/plan', async () => {
+		await page.getByText("a shop's week").click();
+		await expect(page).toHaveURL(/as=week/);
+		await expect(page.getByLabel(/Minutes/)).toBeVisible();
+	});
+});
