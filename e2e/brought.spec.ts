@@ -75,6 +75,8 @@ test('a reel that was wound elsewhere is described in Fit, written down, and loo
 	await page.getByRole('button', { name: 'Write down what is on it' }).click();
 	// No step was done here, and none has to be.
 	await expect(page.locator('#record-title')).toBeVisible();
+	// How it was wound nobody knows either.
+	await expect(page.getByLabel('How the line came off')).toHaveValue('unknown');
 	await page.getByLabel('Wound on').fill('2026-05-02');
 	await page.getByLabel('Gap with the line on').fill('5 mm');
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();

@@ -275,6 +275,7 @@
 				{job}
 				{doing}
 				plan={job.plan}
+				elsewhere={wound}
 				counted={{
 					turns: run?.state.turns.get(stopPart),
 					depthMm: run?.state.depths.get(stopPart)?.depthMm,

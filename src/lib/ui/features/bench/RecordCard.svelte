@@ -17,13 +17,15 @@
 		job: JobSetup;
 		doing: BenchJob;
 		plan: JobSetup['plan'];
+		/** It was not wound here: nothing of how is taken for known. */
+		elsewhere: boolean;
 		/** What was counted and read on the way, to begin with. */
 		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
 		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
 		before: () => Promise<boolean>;
 		onrecorded: (record: string) => void;
 	}
-	let { setupId, job, doing, plan, counted, before, onrecorded }: Props = $props();
+	let { setupId, job, doing, plan, elsewhere, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
 	const hands = useHandsBusy();
 	const unit = $derived(smallUnit(preferences.units));
@@ -43,7 +45,7 @@
 		doing.kind !== 'swap' ||
 			doing.on.some(({ part }) => job.parts.some(({ id, role }) => id === part && role === 'backing'))
 	);
-	/** Strands that were wound on now, each with how it came off what it was on: at the bench, from something that turned. */
+	/** Strands that were wound on now, each with how it came off what it was on: at this bench, from something that turned. */
 	// svelte-ignore state_referenced_locally
 	const winds = job.parts.filter(
 		({ id, role }) => !isUnder(role) && (doing.kind !== 'swap' || doing.on.some(({ part }) => part === id))
@@ -54,7 +56,9 @@
 		return from === 'reel' ? 'reel' : from === 'coil' ? 'maker-coil' : 'line-spool';
 	};
 	let travels = $state<(TravelForm | undefined)[]>(
-		winds.map(({ id }) => ({ part: id, source: sourceOf(id), leaving: 'turning', seen: 'clockwise' }))
+		winds.map(({ id }) =>
+			elsewhere ? undefined : { part: id, source: sourceOf(id), leaving: 'turning', seen: 'clockwise' }
+		)
 	);
 	let issues = $state<readonly WordedIssue[]>([]);
 	let trouble = $state<string>();
