@@ -23,6 +23,7 @@ test('twelve days out: what falls due, done, taken back, and on the rack', async
 	await expect(line).toContainText('39 days out');
 	await expect(clean).toHaveAttribute('data-overdue', 'true');
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(clean).toHaveAttribute('data-overdue', 'true');
 	await clean.getByRole('button', { name: 'Cleaned' }).click();
 	await expect(clean).not.toHaveAttribute('data-overdue', 'true');
@@ -78,6 +79,7 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	const coil = page.locator('[data-kept]').filter({ hasText: 'on a coil: winter box' });
 	await expect(coil).toHaveCount(1);
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await coil.getByText('Write something else down').click();
 	await coil.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'shortened' });
 	await coil.getByLabel('By how much').fill('a bit');
@@ -151,6 +153,7 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
 	await expect(page.locator('[data-matching]')).toContainText('1 of 12 things');
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
 	await page.getByLabel('Look for').fill('nothing like it');
 	await expect(page.getByText('Nothing here is like that.')).toBeVisible();

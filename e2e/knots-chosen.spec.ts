@@ -17,6 +17,7 @@ test('a knot is chosen for a place, with reasons, and the question can be passed
 	await chooser.getByLabel('Water').selectOption('salt');
 	await expect(answer).toContainText('10 wraps');
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(answer).toHaveAttribute('data-answer', 'albright');
 	await answer.click();
 	await expect(page.getByRole('spinbutton', { name: 'wraps' })).toHaveValue('10');
@@ -131,6 +132,7 @@ test('a knot is practised: right and wrong answers, kept, and due in time for th
 	await page.getByLabel('The day you next wind your spools').fill(day(30));
 	await expect(page.getByText('a week before it')).toBeVisible();
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(page.getByLabel('The day you next wind your spools')).toHaveValue(day(30));
 	await expect(progress).toContainText('once');
 });

@@ -64,6 +64,7 @@ test('a window that keeps nothing for a page still counts, and what it sent is t
 	await expect(page.locator('[data-turns]')).toContainText('10');
 	await expect(page.locator('[data-sync="saved"]')).toBeVisible();
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(page.locator('[data-turns]')).toContainText('10');
 	await page.getByRole('button', { name: '10 turns of backing' }).click();
 	await expect(page.locator('[data-turns]')).toContainText('20');

@@ -41,6 +41,7 @@ test('two ways for a line to travel are planned and compared', async ({ page }) 
 	await other.getByRole('radio', { name: 'Into coils by hand, all one way' }).check();
 	await expect(page.locator('[data-verdict]')).toContainText('The first way is better');
 	await page.reload();
+	await page.locator('html[data-alive]').waitFor();
 	await expect(page.locator('[data-verdict]')).toContainText('The first way is better');
 	await page.getByRole('textbox', { name: 'Length of the line' }).fill('60 yd');
 	// Coils by hand of 250 mm: 54,864 / (π · 250) = 70.

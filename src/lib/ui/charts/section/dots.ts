@@ -48,7 +48,7 @@ const LAST_PX = 0.05;
 
 /**
  * The same for a drawing that is small: a row is one dashed line, its dashes of no length, so that a shelf of hundreds of
- * spools is sent in a tenth of the room. Shades go by the row.
+ * spools is sent in a third of the room. Shades go by the row.
  */
 export function rowPaths(rows: readonly WrapRow[], frame: Frame): DotPath[] {
 	const paths = new Map<string, { diameterPx: number; shade: number; dashes: string; parts: string[] }>();

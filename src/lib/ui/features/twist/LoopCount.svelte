@@ -34,8 +34,8 @@
 <Segmented
 	label="The legs wind like a screw that is"
 	options={[
-		{ value: 'right', label: 'right-handed\u00a0\\' },
-		{ value: 'left', label: 'left-handed\u00a0/' }
+		{ value: 'right', label: 'right\u2011handed\u00a0\\' },
+		{ value: 'left', label: 'left\u2011handed\u00a0/' }
 	]}
 	value={shown}
 	onchange={(value) => {
