@@ -9,8 +9,8 @@ export default defineConfig({
 	expect: { timeout: 20_000 },
 	// Two servers and two browsers are what two cores carry.
 	workers: 2,
-	// A machine may stall for once: what fails twice has failed, what fails once is named as flaky.
-	retries: 1,
+	// No second tries: a test that fails for once has found something.
+	retries: 0,
 	fullyParallel: true,
 	forbidOnly: Boolean(process.env['CI']),
 	outputDir: 'test-results',

@@ -11,6 +11,7 @@ import { planSwap } from '../src/lib/server/services/swaps';
 import { recordWinding } from '../src/lib/server/services/windings';
 import { BROUGHT, LIFE, SUMMER_SWAP, type LifeOf } from './life';
 import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
+import { valueOf } from '../src/lib/server/outcome';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
 
@@ -40,15 +41,15 @@ function runOf({ form, wound, begun = 0 }: DemoSpool): RunEvent[] {
 
 async function add(db: Database, spool: DemoSpool): Promise<void> {
 	const { form, wound } = spool;
-	const { id } = await createSetup(db, form, DEFAULT_UNITS);
+	const { name } = form.spool;
+	const { id } = valueOf(await createSetup(db, { id: `demo-setup-${name}` }, form, DEFAULT_UNITS));
 	const events = runOf(spool);
 	if (events.length > 0) {
 		await startRun(db, `demo-${id}`, id);
 		await addEvents(db, `demo-${id}`, events);
 	}
 	if (!wound) return;
-	const recorded = await recordWinding(db, id, wound, DEFAULT_UNITS);
-	if (recorded.kind !== 'recorded') throw new Error(`${form.spool.name} was not recorded: ${recorded.kind}`);
+	valueOf(await recordWinding(db, { id: `demo-winding-${name}` }, id, wound, DEFAULT_UNITS));
 }
 
 /** What happened to what is on a spool since it was wound. */
@@ -74,13 +75,8 @@ async function addLife(db: Database, spoolId: string, events: LifeOf['events'], 
 async function addSwap(db: Database, spoolId: string): Promise<void> {
 	const { on, called, coil, day, gap, after } = SUMMER_SWAP;
 	const made = { way: 'class', class: on } as const;
-	const planned = await planSwap(
-		db,
-		{ spoolId, keep: 1, on: [{ role: 'line', made, length: '', note: called }] },
-		DEFAULT_UNITS
-	);
-	if (planned.kind !== 'planned') throw new Error(`the swap was not planned: ${planned.kind}`);
-	const { setupId } = planned;
+	const swap = { spoolId, keep: 1, on: [{ role: 'line', made, length: '', note: called } as const] };
+	const { setupId } = valueOf(await planSwap(db, { id: 'demo-swap-plan' }, swap, DEFAULT_UNITS));
 	const at = Date.parse(`${day}${BEGINS}`);
 	await startRun(db, 'demo-swap', setupId, 'swap');
 	await addEvents(db, 'demo-swap', [
@@ -89,6 +85,7 @@ async function addSwap(db: Database, spoolId: string): Promise<void> {
 	]);
 	await recordWinding(
 		db,
+		{ id: 'demo-swap-winding' },
 		setupId,
 		{ woundOn: day, turns: '', depth: '', gap, note: '', who: 'the warden' },
 		DEFAULT_UNITS
@@ -100,7 +97,7 @@ async function addSwap(db: Database, spoolId: string): Promise<void> {
 async function addPractice(db: Database): Promise<void> {
 	for (const [i, { slug, right, on }] of PRACTISED.entries())
 		await practised(db, { id: `demo-practice-${i}`, slug, right, asked: 3 }, new Date(`${on}${BEGINS}`));
-	await setSeason(db, NEXT_SEASON);
+	await setSeason(db, { id: 'demo-season' }, NEXT_SEASON);
 }
 
 /** Fills an empty database with the demo. One with anything in it, even on its way out, is left alone. */

@@ -2,8 +2,11 @@ import { expect, open, test } from './server';
 
 test('choices made faster than pages come are all kept', async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
+	// No page comes before everything was chosen.
+	let come = (): void => undefined;
+	const chosen = new Promise<void>((settle) => (come = settle));
 	await page.route(/__data\.json/, async (route) => {
-		await new Promise((settle) => setTimeout(settle, 600));
+		await chosen;
 		await route.continue();
 	});
 	const search = page.getByRole('search');
@@ -12,6 +15,7 @@ test('choices made faster than pages come are all kept', async ({ page, demo }) 
 	await search.getByLabel('only what is due').check();
 	// Shown at once, before any page has come.
 	await expect(search.getByLabel('What', { exact: true })).toHaveValue('line');
+	come();
 	await expect(page).toHaveURL(/kind=line&where=spool&due=1/);
 	await expect(page.locator('[data-matching]')).toContainText(/^\d of 12\s+things/);
 	await expect(search.getByLabel('Where')).toHaveValue('spool');

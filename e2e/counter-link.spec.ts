@@ -21,7 +21,11 @@ const test = base.extend<{ counter: { counter: Counter; url: string } }>({
 const turnsOn = async (page: Page): Promise<number> =>
 	Number(await page.locator('[data-turns]').textContent());
 const link = (page: Page, state: string) => expect(page.locator(`[data-link="${state}"]`)).toBeVisible();
-const pause = (ms: number) => new Promise((settle) => setTimeout(settle, ms));
+/** Waits until a counter has turned so much further. */
+const turned = (counter: { readonly total: number }, turns: number) => {
+	const from = counter.total;
+	return expect.poll(() => counter.total).toBeGreaterThan(from + turns);
+};
 
 async function linked(page: Page, url: string): Promise<string> {
 	await open(page, '/');
@@ -57,7 +61,7 @@ test('a counter through lost messages, backward turns, a cut link, a reload and 
 
 	counter.set({ linked: false });
 	await link(page, 'away');
-	await pause(600);
+	await turned(counter, 20);
 	counter.set({ linked: true, running: false, loss: 0 });
 	await link(page, 'linked');
 	await expect.poll(() => turnsOn(page)).toBe(counter.total - 40 + 9);
@@ -73,17 +77,19 @@ test('a counter through lost messages, backward turns, a cut link, a reload and 
 	await demo.stop('SIGKILL');
 	counter.set({ running: true, pace: 1800 });
 	await expect(page.locator('[data-sync="away"]')).toBeVisible();
-	await pause(500);
+	await turned(counter, 10);
 	await demo.start();
 	await expect(page.locator('[data-sync="saved"]')).toBeVisible();
 	await page.reload();
-	await pause(500);
+	await turned(counter, 10);
 	counter.set({ running: false });
 	await link(page, 'linked');
 	await expect.poll(() => turnsOn(page)).toBe(counter.total - 40 + 9);
 	await expect(page.locator('[data-sync="saved"]')).toBeVisible();
-	// Nothing more arrives that would count twice.
-	await pause(600);
+	// Nothing arrived with it that would count twice.
+	counter.turn(1);
+	await expect.poll(() => turnsOn(page)).toBe(counter.total - 40 + 9);
+	await expect(page.locator('[data-sync="saved"]')).toBeVisible();
 	expect(await turnsOn(page)).toBe(counter.total - 40 + 9);
 });
 
@@ -123,7 +129,7 @@ test('turns while nothing is wound belong to no part; what is no counter is said
 	await page.getByRole('button', { name: /Done, next/ }).click();
 	await expect(page.locator('#step-title')).toHaveText("Find the line's rear end");
 	for (let i = 0; i < 12; i++) counter.turn(1);
-	await pause(500);
+	await expect(page.locator(`[data-counter-shows="${counter.total}"]`)).toBeVisible();
 	await page.keyboard.press('ArrowRight');
 	await page.keyboard.press('ArrowRight');
 	await expect(page.locator('#step-title')).toHaveText('Wind the line');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
-import { answer, expect, open, test } from './server';
+import { answer, expect, open, saved, test } from './server';
 
 async function addressOf(page: import('@playwright/test').Page, name: string): Promise<string> {
 	await open(page, '/');
@@ -50,17 +50,16 @@ test('two windows: the second to save is asked, and nothing is lost', async ({ p
 	await open(page, address);
 	await open(other, address);
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('3 mm');
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-	await page.waitForTimeout(700);
+	await saved(page);
 	await other.getByRole('textbox', { name: 'Gap to leave' }).fill('6 mm');
 	await expect(other.getByRole('dialog', { name: 'Changed in another window' })).toBeVisible();
 	await other.getByRole('button', { name: 'Take the other one' }).click();
 	await expect(other.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('3 mm');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('3.5 mm');
-	await page.waitForTimeout(700);
+	await saved(page);
 	await other.getByRole('textbox', { name: 'Gap to leave' }).fill('7 mm');
 	await other.getByRole('button', { name: 'Keep what is here' }).click();
-	await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(other);
 	await page.reload();
 	await expect(page.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('7 mm');
 });
@@ -71,7 +70,7 @@ test('what is typed while the server is away is saved when it is back', async ({
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('5.5 mm');
 	await expect(page.getByText('Not saved yet, trying again')).toBeVisible();
 	await demo.start();
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(page);
 	await page.reload();
 	await expect(page.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('5.5 mm');
 });

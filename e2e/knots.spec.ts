@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, open, test, toBench } from './server';
+import { expect, frames, open, test, toBench } from './server';
 
 test('a knot is stepped by keys, scrubbed, mirrored, turned, and drawn with the wraps asked for', async ({
 	page
@@ -84,7 +84,7 @@ test('a knot is played from stage to stage, and held', async ({ page }) => {
 	await page.getByRole('button', { name: 'Pause' }).click();
 	const held = await slider.inputValue();
 	expect(Number(held) % 1).not.toBe(0);
-	await page.waitForTimeout(300);
+	await frames(page, 12);
 	expect(await slider.inputValue()).toBe(held);
 	await page.keyboard.press('p');
 	await expect(slider).toHaveValue('2', { timeout: 10_000 });

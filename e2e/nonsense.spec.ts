@@ -1,4 +1,4 @@
-import { answer, expect, open, test } from './server';
+import { answer, expect, open, saved, test } from './server';
 
 test('nonsense typed everywhere is answered, and nothing is lost', async ({ page }) => {
 	const failures: string[] = [];
@@ -52,7 +52,7 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 	expect(await answer(page, 'stop-depth')).toBe(good);
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('bananas');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).blur();
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(page);
 	await page.reload();
 	await expect(page.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('bananas');
 	await expect(page.getByLabel('Name of the spool')).toHaveValue('<script>alert(1)</script> "quoted" ½');

@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -16,7 +16,18 @@ async function freePort(): Promise<number> {
 	return port;
 }
 
-const START_MS = 15_000;
+/** Waits until a server says that it listens; one that ends instead has failed. */
+function listening(server: ChildProcess): Promise<void> {
+	return new Promise((settle, fail) => {
+		let said = '';
+		const hear = (text: Buffer): void => {
+			said += text.toString();
+			if (said.includes('Listening on')) settle();
+		};
+		server.stdout!.on('data', hear);
+		server.once('exit', (code) => fail(new Error(`the server did not start, and ended with ${code}`)));
+	});
+}
 
 /** The built application with data of its own, that a test may stop and start again. */
 export class Server {
@@ -30,18 +41,9 @@ export class Server {
 		this.url = `http://127.0.0.1:${this.#port}`;
 		this.#process = spawn(process.execPath, ['build/index.js'], {
 			env: { ...process.env, HOST: '127.0.0.1', PORT: String(this.#port), WENDLE_DATA: this.data },
-			stdio: ['ignore', 'ignore', 'inherit']
+			stdio: ['ignore', 'pipe', 'inherit']
 		});
-		const until = Date.now() + START_MS;
-		while (Date.now() < until) {
-			const up = await fetch(this.url).then(
-				(response) => response.ok,
-				() => false
-			);
-			if (up) return;
-			await new Promise((settle) => setTimeout(settle, 50));
-		}
-		throw new Error('the server did not start');
+		await listening(this.#process);
 	}
 
 	/** SIGKILL is a plug pulled; SIGTERM a polite stop that must end the process by itself. */
@@ -101,3 +103,19 @@ export async function answer(page: Page, name: 'stop-depth' | 'length' | 'turns'
 	const text = await page.locator(`[data-answer="${name}"]`).innerText();
 	return Number(/-?[\d.]+/.exec(text.replace('−', '-'))?.[0]);
 }
+
+/**
+ * Waits until everything on a page of Fit is saved; the version that was saved. A test that changes something and asks again
+ * has seen this save, not the one before: the state leaves "saved" with the change itself.
+ */
+export async function saved(page: Page): Promise<number> {
+	const note = page.locator('[data-save]');
+	await expect(note).toHaveAttribute('data-save', 'saved');
+	return Number(await note.getAttribute('data-version'));
+}
+
+/** Lets a page draw so many times: whatever moves by itself has moved by then. */
+export const frames = (page: Page, count: number): Promise<void> =>
+	page.evaluate(async (left) => {
+		while (left-- > 0) await new Promise((drawn) => requestAnimationFrame(drawn));
+	}, count);

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { answer, expect, open, test } from './server';
+import { answer, expect, frames, open, saved, test } from './server';
 
 async function measured(page: Page, [rim, arbor, width] = ['84 mm', '38 mm', '21 mm']): Promise<void> {
 	await open(page, '/fit/new');
@@ -94,7 +94,7 @@ test('the stack by mouse: preset, add, drag, remove', async ({ page }) => {
 	await page.mouse.down();
 	for (let i = 1; i <= 12; i++) {
 		await page.mouse.move(from.x + ((to.x - from.x) * i) / 12 + 8, from.y + 20);
-		await page.waitForTimeout(80);
+		await frames(page, 5);
 	}
 	// Where it is held is looked at a few times a second: it is let go only once its place has been made.
 	await expect
@@ -125,7 +125,7 @@ test('the stack by keys: along it, in another order, off it', async ({ page }) =
 	await page.keyboard.press('Delete');
 	await expect.poll(() => stack(page)).toEqual(['backing', 'running-line']);
 	await expect(page.locator('[data-strand="running-line"]')).toBeFocused();
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(page);
 	await page.reload();
 	expect(await stack(page)).toEqual(['backing', 'running-line']);
 });

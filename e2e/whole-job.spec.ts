@@ -1,4 +1,4 @@
-import { answer, expect, open, test } from './server';
+import { answer, expect, open, saved, test } from './server';
 
 test('from the box to a wound reel that is remembered', async ({ page, server }) => {
 	await open(page, '/');
@@ -12,7 +12,7 @@ test('from the box to a wound reel that is remembered', async ({ page, server })
 	await figure.getByLabel('and backing of').fill('100');
 	// No submit: the answer is there while typing. WF5 leaves more room than the WF6 of the box.
 	expect(await answer(page, 'length')).toBeGreaterThan(95);
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(page);
 	await expect(page).toHaveURL(/\/fit\/[0-9a-f-]{36}$/);
 	await figure.getByLabel('and backing of').blur();
 	await expect(figure.getByLabel('and backing of')).toHaveValue('100 yd');
@@ -99,7 +99,7 @@ test('by calipers in inches', async ({ page }) => {
 	await expect(page.getByLabel('Between the flanges')).toHaveValue('7/8 in');
 	await expect(page.getByText('= 85.7 mm')).toBeVisible();
 
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await saved(page);
 	await page.reload();
 	await expect(page.getByLabel('Across the rims')).toHaveValue('3 3/8 in');
 	expect(await answer(page, 'stop-depth')).toBeCloseTo(inches * 25.4, 0);
@@ -115,7 +115,7 @@ test('the rack says what is half done, and the bench goes on from there', async 
 	await page.getByRole('button', { name: /Done, next/ }).click();
 	await expect(page.getByText('Not saved yet, trying again')).toBeVisible();
 	await demo.start();
-	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+	await expect(page.locator('[data-state="saved"]')).toBeVisible();
 	await page.reload();
 	await expect(page.locator('#step-title')).toHaveText("Find the line's rear end");
 });

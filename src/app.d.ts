@@ -12,6 +12,10 @@ declare global {
 			/** The person's own ways, where people differ. */
 			schools: ChosenSchools;
 		}
+		interface Error {
+			/** What is wrong with the data file, where it is that. */
+			code?: string;
+		}
 		interface PageState {
 			/** Address of a set-up that was saved for the first time while its page was open. */
 			savedAs?: string;

@@ -3,8 +3,8 @@ import { DEFAULT_UNITS } from '../../src/lib/schema/units';
 import { newSetup } from '../../src/lib/schema/new-setup';
 import { openDatabase } from '../../src/lib/server/db/open';
 import { keptNow } from '../../src/lib/server/services/care';
-import { createSetup } from '../../src/lib/server/services/setups';
 import { recordWinding } from '../../src/lib/server/services/windings';
+import { asked, create } from '../../src/lib/server/testing';
 
 const YEARS = 10;
 type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at' | 'day'> : never;
@@ -37,9 +37,9 @@ export async function fillLife(directory: string, lines: number, today: string):
 				arbor: '38 mm',
 				width: '21 mm'
 			});
-			const { id } = await createSetup(db, form, DEFAULT_UNITS);
+			const { id } = await create(db, form, DEFAULT_UNITS);
 			const typed = { woundOn: began, turns: '', depth: '', gap: '', note: '', who: '' };
-			await recordWinding(db, id, typed, DEFAULT_UNITS);
+			await recordWinding(db, asked(), id, typed, DEFAULT_UNITS);
 		}
 		const { kept } = await keptNow(db);
 		let count = 0;

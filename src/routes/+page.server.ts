@@ -1,4 +1,4 @@
-import { care, rack } from '$lib/server/services';
+import { care, rack, unreadable } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends, locals }) => {
@@ -12,5 +12,6 @@ export const load: PageServerLoad = async ({ depends, locals }) => {
 		if (spoolId === null) coiled += overdue;
 		else due[spoolId] = (due[spoolId] ?? 0) + overdue;
 	}
-	return { rack: await rack(), due, coiled };
+	const spools = await rack();
+	return { rack: spools, due, coiled, unreadable: await unreadable() };
 };

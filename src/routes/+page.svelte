@@ -3,7 +3,8 @@
 	import EmptyRack from '$lib/ui/features/rack/EmptyRack.svelte';
 	import { rackEntry, type RackEntry } from '$lib/ui/features/rack/entry';
 	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
-	import { send } from '$lib/ui/state/api';
+	import UnreadableList from '$lib/ui/features/unreadable/UnreadableList.svelte';
+	import { send, troubleOf } from '$lib/ui/state/api';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { notify } from '$lib/ui/state/notices.svelte';
@@ -14,20 +15,20 @@
 	const begun = $derived(entries.filter(({ job }) => job && job.done > 0).length);
 
 	async function putBack(id: string): Promise<void> {
-		await send('POST', `/api/spools/${id}/restore`);
+		const trouble = troubleOf(await send('POST', `/api/spools/${id}/restore`), 'It is still off the rack');
+		if (trouble !== undefined) return notify(trouble);
 		await invalidate('wendle:rack');
 	}
 
 	async function takeUp(plan: string): Promise<void> {
-		await send('POST', `/api/setups/${plan}/restore`);
+		const trouble = troubleOf(await send('POST', `/api/setups/${plan}/restore`), 'The plan is still dropped');
+		if (trouble !== undefined) return notify(trouble);
 		await invalidate('wendle:rack');
 	}
 	async function drop(plan: string): Promise<void> {
 		const reply = await send('DELETE', `/api/setups/${plan}`);
-		if (reply.kind !== 'ok') {
-			void notify('The plan is still there: the server did not answer. Try again.');
-			return;
-		}
+		const trouble = troubleOf(reply, 'The plan is still there');
+		if (trouble !== undefined) return notify(trouble);
 		await invalidate('wendle:rack');
 		void notify('The plan is dropped.', {
 			action: { label: 'Plan it again', onClick: () => void takeUp(plan) }
@@ -36,10 +37,8 @@
 
 	async function remove({ id, name }: RackEntry): Promise<void> {
 		const reply = await send('DELETE', `/api/spools/${id}`);
-		if (reply.kind !== 'ok') {
-			void notify(`${name} is still on the rack: the server did not answer. Try again.`);
-			return;
-		}
+		const trouble = troubleOf(reply, `${name} is still on the rack`);
+		if (trouble !== undefined) return notify(trouble);
 		await invalidate('wendle:rack');
 		void notify(`${name} is off the rack.`, {
 			action: { label: 'Put it back', onClick: () => void putBack(id) }
@@ -50,7 +49,8 @@
 <svelte:head><title>Rack · Wendle</title></svelte:head>
 
 <div class="mx-auto max-w-[1440px] px-4 sm:px-8">
-	{#if entries.length === 0}
+	{#if data.unreadable.length > 0}<UnreadableList entries={data.unreadable} />{/if}
+	{#if entries.length === 0 && data.unreadable.length === 0}
 		<h1 class="sr-only">Rack</h1>
 		<EmptyRack />
 	{:else}

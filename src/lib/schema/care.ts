@@ -2,11 +2,9 @@ import { KEPT_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/co
 import { z } from 'zod';
 import { ComponentForm } from './setup';
 
-const id = z.string().min(8).max(64);
 const day = z.iso.date();
 const turns = z.strictObject({ mean: z.number().min(-5000).max(5000), sd: z.number().min(0).max(5000) });
 const gap = z.number().min(-50).max(200);
-const head = { id, day, at: z.number().int().min(0), note: z.string().max(500).optional() };
 
 const Coil = z.string().trim().min(1).max(80);
 const Whereabouts = z.discriminatedUnion('on', [
@@ -15,9 +13,11 @@ const Whereabouts = z.discriminatedUnion('on', [
 	z.strictObject({ on: z.literal('retired') })
 ]);
 
-/** What can be written down of a line, a head, a tip or a backing. */
-export const CareEventBody = z
-	.discriminatedUnion('kind', [
+/** The events that people write down, under ids of this length. */
+function eventShapes(longestId: number) {
+	const id = z.string().min(8).max(longestId);
+	const head = { id, day, at: z.number().int().min(0), note: z.string().max(500).optional() };
+	return [
 		z.strictObject({
 			...head,
 			kind: z.literal('moved'),
@@ -57,8 +57,27 @@ export const CareEventBody = z
 			water: z.enum(['fresh', 'salt'])
 		}),
 		z.strictObject({ ...head, kind: z.literal('undone'), of: id })
-	])
-	.meta({ id: 'CareEvent' });
+	] as const;
+}
+
+const LONGEST_ID = 64;
+/** What the server adds to an id of an event that goes with another. */
+export const UNDER = ':under';
+
+/** What can be written down of a line, a head, a tip or a backing. */
+export const CareEventBody = z.discriminatedUnion('kind', eventShapes(LONGEST_ID)).meta({ id: 'CareEvent' });
+
+/** An event as it is kept: what was sent, and what the server writes of the backing under it. */
+const LONGEST_KEPT_ID = LONGEST_ID + UNDER.length;
+export const KeptCareEvent = z.discriminatedUnion('kind', [
+	...eventShapes(LONGEST_KEPT_ID),
+	z.strictObject({
+		id: z.string().min(8).max(LONGEST_KEPT_ID),
+		day,
+		at: z.number().int().min(0),
+		kind: z.literal('line-changed')
+	})
+]);
 
 /** What is stored reads back as the core knows it; an optional that is not there stays away. */
 export const asCareEvent = (body: z.output<typeof CareEventBody>): CareEvent =>
@@ -92,6 +111,15 @@ export const BringThing = z
 	.meta({ id: 'BringThing' });
 export type BringThing = z.infer<typeof BringThing>;
 
+/** What a brought strand is, said otherwise, over the version that was seen. */
+export const DescribeThing = z
+	.strictObject({
+		component: ComponentForm.pick({ made: true, length: true, note: true }),
+		version: z.number().int().min(1)
+	})
+	.meta({ id: 'DescribeThing' });
+export type DescribeThing = z.infer<typeof DescribeThing>;
+
 const JOBS = ['clean', 'respool', 'judge', 'tug-test', 'rinse'] as const satisfies readonly CareJob[];
 const Rule = z
 	.strictObject({
@@ -113,5 +141,9 @@ const Rule = z
 		{ error: 'Say after how many days, how many days out, or from how much twist on it is due.' }
 	);
 export const CareRules = z.strictObject({ rules: z.array(Rule).max(40) }).meta({ id: 'CareRules' });
+/** Rules written over the version that was seen, where one is said. */
+export const SaveRules = CareRules.extend({ version: z.number().int().min(0).optional() }).meta({
+	id: 'SaveCareRules'
+});
 export const asRules = ({ rules }: z.output<typeof CareRules>): CareRule[] =>
 	JSON.parse(JSON.stringify(rules)) as CareRule[];

@@ -87,7 +87,7 @@ class KitRoom {
 			const at = places.get(id);
 			return at?.on === 'spool' ? at.spoolId : null;
 		};
-		return record && { record, still: stillOn(record, spoolOf) };
+		return record && { record, still: stillOn(record, spoolOf), spool: record.form.spool };
 	}
 
 	/** The line on a spool gives way to another: new, from a coil, or the outermost of another spool. */

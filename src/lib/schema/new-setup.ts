@@ -1,6 +1,8 @@
 import type { Role } from '$lib/core';
 import type { ComponentForm, FillForm, Made, SetupForm, SpoolForm } from './setup';
 
+/** Longest text of a measure, with the unit that is added to a bare number. */
+export const MOST_TYPED = 64;
 export const MAX_RATINGS = 5;
 export const MAX_COMPONENTS = 12;
 export const MAX_TAPER_ROWS = 40;

@@ -19,13 +19,20 @@ import {
 	type WindingHand
 } from '$lib/core';
 import { z } from 'zod';
-import { MAX_COMPONENTS, MAX_RATINGS, MAX_TAPER_ROWS, SPOOL_SHAPES, SPOOL_WAYS } from './new-setup';
+import {
+	MAX_COMPONENTS,
+	MAX_RATINGS,
+	MAX_TAPER_ROWS,
+	MOST_TYPED,
+	SPOOL_SHAPES,
+	SPOOL_WAYS
+} from './new-setup';
 
 /**
  * A set-up as it was typed. Quantities stay text with their units, so that 3 3/8 in reads back as
  * 3 3/8 in; what they amount to is worked out when it is needed. An unfinished set-up is a valid one.
  */
-const Typed = z.string().max(60);
+const Typed = z.string().max(MOST_TYPED);
 const keys = <K extends string>(record: Record<K, unknown>): [K, ...K[]] =>
 	Object.keys(record) as [K, ...K[]];
 
@@ -130,6 +137,12 @@ export const SchoolsForm = z.strictObject(
 	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(keys<string>(SCHOOLS[key].ways)).optional()]))
 ) as unknown as z.ZodType<ChosenSchools>;
 
+const SaveSchools = z.strictObject(
+	Object.fromEntries(
+		SCHOOL_KEYS.map((key) => [key, z.enum(keys<string>(SCHOOLS[key].ways)).nullable().optional()])
+	)
+) as unknown as z.ZodType<{ readonly [K in keyof ChosenSchools]?: ChosenSchools[K] | null }>;
+
 /** What goes on it, and how. */
 export const FillForm = z.strictObject({
 	/** From the arbor outward. */
@@ -155,11 +168,21 @@ export type SetupForm = z.infer<typeof SetupForm>;
 
 /** Autosave: the version is the one last seen, so that two windows never overwrite each other unseen. */
 export const SaveSetup = z.strictObject({ form: SetupForm, version: z.number().int().min(1) });
-export const CreateSetup = z.strictObject({ form: SetupForm, spoolId: z.string().max(40).optional() });
+/**
+ * A new set-up; `spoolId` for a spool that is there. Where the form describes that spool otherwise than it is, `spoolVersion`
+ * says which version of it was seen.
+ */
+export const CreateSetup = z.strictObject({
+	form: SetupForm,
+	spoolId: z.string().max(40).optional(),
+	spoolVersion: z.number().int().min(0).optional()
+});
 
-/** How it is wound and tied, changed from the bench. What is left out stays as it is. */
+/** How it is wound and tied, changed from the bench. What is left out stays as it is. With a version, only over that one. */
 export const SaveWays = z.strictObject({
-	schools: SchoolsForm.optional(),
+	version: z.number().int().min(1).optional(),
+	/** Each technique that is chosen, or null where the person's own holds again. */
+	schools: SaveSchools.optional(),
 	arborTurns: FillForm.shape.arborTurns.optional(),
 	gap: Typed.optional(),
 	/** A joint by the part it joins on. */

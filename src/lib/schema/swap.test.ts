@@ -8,8 +8,15 @@ import { newComponent } from './new-setup';
 import { keptFromRecords, keptIdOf, stillOn } from './kept';
 import type { WindRecord } from './record';
 import type { ComponentForm, SetupForm } from './setup';
-import { insteadOf, offParts, swapped } from './swap';
+import { insteadOf, offParts, swapped, type SpoolNow } from './swap';
 import { measured, worked } from './testing';
+
+/** A winding with so many of its components still there, on a spool that is described as it was then. */
+const now = (wound: WindRecord, still: number): SpoolNow => ({
+	record: wound,
+	still,
+	spool: wound.form.spool
+});
 
 let count = 0;
 const record = (form: SetupForm, given: Partial<WindRecord> = {}): WindRecord => ({
@@ -57,7 +64,7 @@ describe('the gap that a swap leaves', () => {
 					const form = measured(`${rimMm} mm`);
 					form.fill.stack[1] = line(before + 2);
 					const wound = record(form);
-					const to = must(swapped({ record: wound, still: 2 }, 1, [line(number, density)], 'yd-mm'));
+					const to = must(swapped(now(wound, 2), 1, [line(number, density)], 'yd-mm'));
 					const { known, stack } = worked(form);
 					const other = worked({
 						...form,
@@ -77,7 +84,7 @@ describe('the gap that a swap leaves', () => {
 	it('put back, the same line leaves the same gap, and the backing comes out as it lies', () => {
 		const form = measured();
 		const wound = record(form);
-		const to = must(swapped({ record: wound, still: 2 }, 1, [form.fill.stack[1]!], 'yd-mm'));
+		const to = must(swapped(now(wound, 2), 1, [form.fill.stack[1]!], 'yd-mm'));
 		expect(to.gapMm).toBeCloseTo(worked(form).fit.gapMm, 6);
 		// The gap is typed to a hundredth of a millimetre.
 		expect(worked(to.form).fit.solved!.lengthMm / wound.backingMm).toBeCloseTo(1, 2);
@@ -86,22 +93,22 @@ describe('the gap that a swap leaves', () => {
 		const form = measured();
 		const planned = worked(form).fit.solved!;
 		const deeper = record(form, { depthMm: planned.stopDepthMm + 2, turns: 300 });
-		const gap = (from: WindRecord) => must(swapped({ record: from, still: 2 }, 1, [line(5)], 'yd-mm')).gapMm;
+		const gap = (from: WindRecord) => must(swapped(now(from, 2), 1, [line(5)], 'yd-mm')).gapMm;
 		expect(gap(deeper)).toBeGreaterThan(gap(record(form)) + 1);
 	});
 	it('too much stands too high, and says so', () => {
 		const small = record(measured('62 mm', '40 mm', '16 mm'));
-		expect(must(swapped({ record: small, still: 2 }, 1, [line(12, 'F')], 'yd-mm')).fits).toBe(false);
+		expect(must(swapped(now(small, 2), 1, [line(12, 'F')], 'yd-mm')).fits).toBe(false);
 	});
 	it('nothing can stay of what is not there', () => {
 		const wound = record(measured());
-		expect(swapped({ record: wound, still: 1 }, 2, [line(5)], 'yd-mm').ok).toBe(false);
-		expect(swapped({ record: wound, still: 2 }, 0, [line(5)], 'yd-mm').ok).toBe(false);
+		expect(swapped(now(wound, 1), 2, [line(5)], 'yd-mm').ok).toBe(false);
+		expect(swapped(now(wound, 2), 0, [line(5)], 'yd-mm').ok).toBe(false);
 	});
 	it('what goes on over its like gets a name of its own', () => {
 		const roomy = measured();
 		roomy.fill.gap = '12 mm';
-		const { form } = must(swapped({ record: record(roomy), still: 2 }, 2, [line(3)], 'yd-mm'));
+		const { form } = must(swapped(now(record(roomy), 2), 2, [line(3)], 'yd-mm'));
 		expect(form.fill.stack.map(({ id }) => id)).toEqual(['backing', 'line', 'line-2']);
 		expect(solveFit(worked(form).known.spool, worked(form).stack, 0).ok).toBe(true);
 	});
@@ -110,9 +117,7 @@ describe('the gap that a swap leaves', () => {
 describe('what is where, told from windings', () => {
 	const form = measured();
 	const first = record(form);
-	const swap = must(
-		swapped({ record: first, still: 2 }, 1, [{ ...line(6, 'I'), note: 'sinker' }], 'yd-mm')
-	).form;
+	const swap = must(swapped(now(first, 2), 1, [{ ...line(6, 'I'), note: 'sinker' }], 'yd-mm')).form;
 	const second = record(swap, { setupId: 'setup-2', woundOn: '2026-06-01' });
 	const at = (records: readonly WindRecord[], id: string) => {
 		const moved = keptFromRecords(records)
@@ -142,7 +147,7 @@ describe('what is where, told from windings', () => {
 	it('from reel to reel: it is on the other, and not left on the first', () => {
 		const other = record(measured('90 mm'), { setupId: 'setup-3', spoolId: 'spool-2' });
 		const taken = { ...form.fill.stack[1]!, kept: 'setup-1:line' };
-		const moved = must(swapped({ record: other, still: 2 }, 1, [taken], 'yd-mm')).form;
+		const moved = must(swapped(now(other, 2), 1, [taken], 'yd-mm')).form;
 		const third = record(moved, { setupId: 'setup-4', spoolId: 'spool-2' });
 		const records = [first, other, third];
 		expect(at(records, 'setup-1:line')).toEqual({ on: 'spool', spoolId: 'spool-2' });
@@ -179,8 +184,8 @@ describe('what is where, told from windings', () => {
 		expect(keptIdOf('s', { id: 'line', kept: 'other:line' })).toBe('other:line');
 	});
 	it('what comes off is named from the outside in', () => {
-		expect(offParts({ record: first, still: 2 }, 1).map(({ id }) => id)).toEqual(['line']);
-		expect(offParts({ record: first, still: 2 }, 2)).toEqual([]);
+		expect(offParts(now(first, 2), 1).map(({ id }) => id)).toEqual(['line']);
+		expect(offParts(now(first, 2), 2)).toEqual([]);
 	});
 });
 

@@ -14,15 +14,20 @@ import { Reader } from './fields';
 import { keptIdOf } from './kept';
 import { readParts } from './parts';
 import type { WindRecord } from './record';
-import type { ComponentForm, SetupForm } from './setup';
+import type { ComponentForm, SetupForm, SpoolForm } from './setup';
 import type { UnitSystem } from './units';
-import { asWound } from './wound';
+import { asWound, type AsWound } from './wound';
 
-/** What lies on a spool now: its newest winding, and how many of its components are still there. */
+/** What is on a spool now: its newest winding, how many of its components are still there, and the spool as it is described now. */
 export interface SpoolNow {
 	readonly record: WindRecord;
 	readonly still: number;
+	readonly spool: SpoolForm;
 }
+
+/** A winding on its spool as that is described now: a rim put right since then counts. */
+export const woundNow = ({ record, spool }: SpoolNow): AsWound | undefined =>
+	asWound({ spool, fill: record.form.fill }, record) ?? asWound(record.form, record);
 
 /** Something that goes on. */
 export type Goes = Omit<ComponentForm, 'solve'>;
@@ -77,12 +82,13 @@ const gapText = (gapMm: number): string => `${gapMm.toFixed(2)} mm`;
  * left, so that solving for the backing gives back what lies there. Issues when something that goes on makes no sense.
  */
 export function swapped(
-	{ record, still }: SpoolNow,
+	now: SpoolNow,
 	keep: number,
 	goesOn: readonly Goes[],
 	units: UnitSystem
 ): Result<Swapped> {
-	const wound = asWound(record.form, record);
+	const { record, still } = now;
+	const wound = woundNow(now);
 	if (!wound || keep < 1 || keep > still) return fail({ code: 'missing_value' }, ['keep']);
 	const { fill } = record.form;
 	const { spool, workout } = wound;
@@ -108,7 +114,7 @@ export function swapped(
 	const gapMm = spool.gapFromRadiusMm - surfaceMm;
 	return ok({
 		form: {
-			spool: record.form.spool,
+			spool: now.spool,
 			fill: {
 				...fill,
 				stack: [...stays, ...on],
@@ -124,8 +130,9 @@ export function swapped(
 }
 
 /** What comes off when `keep` components stay, the outermost first. */
-export function offParts({ record, still }: SpoolNow, keep: number): OffPart[] {
-	const wound = asWound(record.form, record);
+export function offParts(now: SpoolNow, keep: number): OffPart[] {
+	const { still } = now;
+	const wound = woundNow(now);
 	if (!wound) return [];
 	const { parts, fit } = wound.workout;
 	return parts

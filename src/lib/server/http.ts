@@ -1,14 +1,23 @@
 import type { Issue, Result } from '$lib/core';
 import { wordIssue, wordShape, type WordedIssue } from '$lib/schema/words';
+import type { RequestEvent } from '@sveltejs/kit';
+import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';
+import type { WriteId } from './db/write';
+import type { Outcome } from './outcome';
 
 /** Largest request body taken, bytes: a set-up is a few kilobytes. */
 const MAX_BODY_BYTES = 256 * 1024;
 /** Largest photo taken, bytes: the browser makes them smaller than this first. */
 const MAX_PHOTO_BYTES = 400 * 1024;
 
-export const issueResponse = (status: 400 | 404 | 413 | 422, issues: WordedIssue[]): Response =>
-	Response.json({ issues }, { status });
+type RefusalStatus = 400 | 404 | 409 | 413 | 422;
+
+export const issueResponse = (
+	status: RefusalStatus,
+	issues: readonly WordedIssue[],
+	more: Readonly<Record<string, unknown>> = {}
+): Response => Response.json({ issues, ...more }, { status });
 
 const HEARTBEAT_MS = 20_000;
 
@@ -52,8 +61,12 @@ export function eventStream(open: (send: (id: number, data: unknown) => void) =>
 	});
 }
 
-export const refuse = (status: 400 | 404 | 413 | 422, code: string, message: string): Response =>
-	issueResponse(status, [{ code, path: [], message }]);
+export const refuse = (
+	status: RefusalStatus,
+	code: string,
+	message: string,
+	more?: Readonly<Record<string, unknown>>
+): Response => issueResponse(status, [{ code, path: [], message }], more);
 
 export const notFound = (what: string): Response =>
 	refuse(404, 'not_found', `There is no such ${what} (any more). Go back to the rack and choose again.`);
@@ -90,17 +103,25 @@ export type Body<T> = { ok: true; value: T } | { ok: false; response: Response }
 
 /** Reads and checks a JSON body. What cannot be read is a 400, too much a 413, a wrong shape a 422. */
 export async function readBody<S extends z.ZodType>(request: Request, shape: S): Promise<Body<z.output<S>>> {
-	const no = (response: Response): Body<z.output<S>> => ({ ok: false, response });
+	const text = await readText(request);
+	return text.ok ? parseBody(text.value, shape) : text;
+}
+
+async function readText(request: Request): Promise<Body<string>> {
+	const no = (response: Response): Body<string> => ({ ok: false, response });
 	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
 		return no(refuse(400, 'not_json', 'Send JSON, with Content-Type: application/json.'));
 	const bytes = await readBounded(request, MAX_BODY_BYTES);
-	if (!bytes)
-		return no(
-			refuse(413, 'too_large', `Send at most ${MAX_BODY_BYTES / 1024} kB: a set-up is a few of them.`)
-		);
+	return bytes
+		? { ok: true, value: new TextDecoder().decode(bytes) }
+		: no(refuse(413, 'too_large', `Send at most ${MAX_BODY_BYTES / 1024} kB: a set-up is a few of them.`));
+}
+
+function parseBody<S extends z.ZodType>(text: string, shape: S): Body<z.output<S>> {
+	const no = (response: Response): Body<z.output<S>> => ({ ok: false, response });
 	let body: unknown;
 	try {
-		body = JSON.parse(new TextDecoder().decode(bytes));
+		body = JSON.parse(text);
 	} catch {
 		return no(
 			refuse(
@@ -113,6 +134,74 @@ export async function readBody<S extends z.ZodType>(request: Request, shape: S):
 	const parsed = shape.safeParse(body);
 	return parsed.success ? { ok: true, value: parsed.data } : no(issueResponse(422, wordShape(parsed.error)));
 }
+
+/** The header with the id of a write, made by whoever sends it: the same for each try of the same write. */
+export const WRITE_ID_HEADER = 'idempotency-key';
+const WRITE_ID = /^[\w-]{8,80}$/;
+
+/** The id of a write, with a digest of what is asked; undefined for an id that cannot be one. */
+function writeIdOf(
+	{ request, url }: Pick<RequestEvent, 'request' | 'url'>,
+	body: string
+): WriteId | undefined {
+	const sent = request.headers.get(WRITE_ID_HEADER);
+	// Whoever sends none cannot send it again either.
+	if (sent === null) return { id: randomUUID() };
+	const digest = createHash('sha256')
+		.update(`${request.method} ${url.pathname}${url.search}\n${body}`)
+		.digest('base64url');
+	return WRITE_ID.test(sent) ? { id: sent, digest } : undefined;
+}
+
+const BAD_WRITE_ID =
+	'Give the write an id of 8 to 80 letters, digits and dashes, in the header Idempotency-Key.';
+
+/** What a write came to: its answer with this status (204 has none), or the refusal. */
+export function answered<T>(outcome: Outcome<T>, status: 200 | 201 | 204 = 200): Response {
+	if (outcome.ok)
+		return status === 204 ? new Response(null, { status }) : Response.json(outcome.value, { status });
+	const { refusal } = outcome;
+	switch (refusal.kind) {
+		case 'gone':
+			return notFound(refusal.what);
+		case 'stale':
+			return refuse(409, 'stale', 'A newer version was saved meanwhile. Look at it, then save again.', {
+				current: refusal.current
+			});
+		case 'bad':
+			return issueResponse(422, refusal.issues);
+		case 'used':
+			return refuse(409, 'write_id_used', 'This write was done before, with something else in it.', {
+				answer: refusal.answer
+			});
+	}
+}
+
+/** A route that writes what its JSON body says, under the id that came with it. */
+export const writing =
+	<S extends z.ZodType, E extends RequestEvent, T>(
+		shape: S,
+		act: (asked: WriteId, body: z.output<S>, event: E) => Promise<Outcome<T>>,
+		status: 200 | 201 | 204 = 200
+	) =>
+	async (event: E): Promise<Response> => {
+		const text = await readText(event.request);
+		if (!text.ok) return text.response;
+		const body = parseBody(text.value, shape);
+		if (!body.ok) return body.response;
+		const asked = writeIdOf(event, text.value);
+		return asked
+			? answered(await act(asked, body.value, event), status)
+			: refuse(400, 'bad_id', BAD_WRITE_ID);
+	};
+
+/** A route that does one thing to what its address names, under the id that came with it. */
+export const acting =
+	<E extends RequestEvent, T>(act: (asked: WriteId, event: E) => Promise<Outcome<T>>) =>
+	async (event: E): Promise<Response> => {
+		const asked = writeIdOf(event, '');
+		return asked ? answered(await act(asked, event), 204) : refuse(400, 'bad_id', BAD_WRITE_ID);
+	};
 
 /** A route that answers a JSON body from the core: 200, or the refusals of {@link readBody} and `impossible`. */
 export const answering =

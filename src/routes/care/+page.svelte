@@ -22,5 +22,5 @@
 		of the file.
 	</p>
 	<CareList care={data.care} today={data.today} adding={data.adding} />
-	<Rules rules={data.care.rules} usual={data.care.usual} />
+	<Rules rules={data.care.rules} usual={data.care.usual} version={data.care.rulesVersion} />
 </div>

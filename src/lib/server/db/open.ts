@@ -1,33 +1,82 @@
 import knex, { type Knex } from 'knex';
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrationSource } from '../migrations';
+import { rememberFile } from './file';
+import { DataTrouble, troubleBehind } from './trouble';
 
 /** Waits this long for another writer before giving up, ms. */
 const BUSY_TIMEOUT_MS = 5000;
+/** How long the answers of writes are remembered: a window that was away comes back within this, days. */
+const WRITES_KEPT_DAYS = 60;
+const DAY_MS = 86_400_000;
 
-/** Opens (creating it where needed) the one database file under `directory`, migrated to the newest shape. */
-export async function openDatabase(directory: string): Promise<Knex> {
-	mkdirSync(directory, { recursive: true });
-	const db = knex({
+const FILE = 'wendle.sqlite';
+export const fileIn = (directory: string): string => join(directory, FILE);
+
+const connect = (filename: string): Knex =>
+	knex({
 		client: 'better-sqlite3',
-		connection: { filename: join(directory, 'wendle.sqlite') },
+		connection: { filename },
 		useNullAsDefault: true,
 		pool: {
 			min: 1,
 			max: 1,
 			afterCreate: (
 				connection: { pragma: (text: string) => void },
-				done: (error: Error | null, connection: unknown) => void
+				ready: (error: Error | null, connection: unknown) => void
 			) => {
-				connection.pragma('journal_mode = WAL');
-				connection.pragma('synchronous = FULL');
-				connection.pragma('foreign_keys = ON');
-				connection.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-				done(null, connection);
+				try {
+					connection.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
+					connection.pragma('journal_mode = WAL');
+					connection.pragma('synchronous = FULL');
+					connection.pragma('foreign_keys = ON');
+					ready(null, connection);
+				} catch (error) {
+					ready(error as Error, connection);
+				}
 			}
 		}
 	});
-	await db.migrate.latest({ migrationSource });
-	return db;
+
+async function migrated(filename: string): Promise<Knex> {
+	const db = connect(filename);
+	try {
+		await db.migrate.latest({ migrationSource });
+		return db;
+	} catch (error) {
+		await db.destroy();
+		throw error;
+	}
+}
+
+/** Makes a new file beside its place and moves it there whole, so that an empty one is never ours. */
+async function create(directory: string): Promise<void> {
+	for (const left of readdirSync(directory))
+		if (left.startsWith(`${FILE}.new`)) rmSync(join(directory, left));
+	const beside = join(directory, `${FILE}.new-${process.pid}`);
+	await (await migrated(beside)).destroy();
+	if (existsSync(fileIn(directory))) rmSync(beside);
+	else renameSync(beside, fileIn(directory));
+}
+
+/**
+ * Opens the one database file under `directory`, migrated to the newest shape; makes it where there is none.
+ *
+ * @throws DataTrouble for a file that is empty, damaged, made by a newer version, or out of reach
+ */
+export async function openDatabase(directory: string): Promise<Knex> {
+	const path = fileIn(directory);
+	try {
+		mkdirSync(directory, { recursive: true });
+		if (!existsSync(path)) await create(directory);
+		else if (statSync(path).size === 0) throw new DataTrouble('data_empty', path);
+		const db = await migrated(path);
+		rememberFile(db, path);
+		const before = new Date(Date.now() - WRITES_KEPT_DAYS * DAY_MS).toISOString();
+		await db('writes').where('written_at', '<', before).delete();
+		return db;
+	} catch (error) {
+		throw troubleBehind(error, path) ?? error;
+	}
 }

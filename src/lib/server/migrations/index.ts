@@ -8,6 +8,7 @@ import * as practice from './006-practice';
 import * as care from './007-care';
 import * as jobs from './008-jobs';
 import * as brought from './009-brought';
+import * as joins from './010-joins';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -19,7 +20,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '006-practice', ...practice },
 	{ name: '007-care', ...care },
 	{ name: '008-jobs', ...jobs },
-	{ name: '009-brought', ...brought }
+	{ name: '009-brought', ...brought },
+	{ name: '010-joins', ...joins }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -1,4 +1,8 @@
+import { wordShape, type WordedIssue } from '$lib/schema/words';
+import type { Knex } from 'knex';
 import { z } from 'zod';
+import { Unkeepable } from '../db/unkeepable';
+import { rootOf } from '../db/write';
 
 /** A text column that holds JSON of a known shape. */
 export const json = <S extends z.ZodType>(shape: S) =>
@@ -8,7 +12,7 @@ export const json = <S extends z.ZodType>(shape: S) =>
 			try {
 				return JSON.parse(text) as unknown;
 			} catch {
-				context.addIssue({ code: 'custom', message: 'column does not hold JSON' });
+				context.addIssue({ code: 'custom', message: 'The text is not JSON.' });
 				return z.NEVER;
 			}
 		})
@@ -16,3 +20,66 @@ export const json = <S extends z.ZodType>(shape: S) =>
 
 /** SQLite has no booleans: 1 is true. */
 export const flag = z.union([z.literal(0), z.literal(1)]).transform((value) => value === 1);
+
+/**
+ * The text of a JSON column. What is written is first read with the shape that reads it later, so that nothing gets in
+ * that does not come out.
+ *
+ * @param path where this stands in what was sent
+ * @throws Unkeepable for what would not read back
+ */
+export function jsonText(shape: z.ZodType, value: unknown, ...path: string[]): string {
+	const text = JSON.stringify(value);
+	const read = shape.safeParse(JSON.parse(text));
+	if (!read.success) throw new Unkeepable(read.error, path);
+	return text;
+}
+
+/** A row that does not read: where it is, and why. */
+export interface UnreadableRow {
+	readonly table: string;
+	readonly id: string;
+	readonly issues: readonly WordedIssue[];
+}
+
+const unreadable = new WeakMap<Knex, Map<string, UnreadableRow>>();
+
+/** The rows that were come upon and did not read. */
+export const unreadableRows = (db: Knex): readonly UnreadableRow[] => [
+	...(unreadable.get(rootOf(db))?.values() ?? [])
+];
+
+/** A row that reads again, or was taken off. */
+export const forgetUnreadable = (db: Knex, table: string, id: string): void =>
+	void unreadable.get(rootOf(db))?.delete(`${table}/${id}`);
+
+/** Notes that a row does not read. */
+export function noteUnreadable(db: Knex, row: UnreadableRow): void {
+	const known = unreadable.get(rootOf(db)) ?? new Map<string, UnreadableRow>();
+	unreadable.set(rootOf(db), known.set(`${row.table}/${row.id}`, row));
+}
+
+/** One row; undefined where there is none, or where it does not read: that is noted. */
+export function readRow<S extends z.ZodType>(
+	db: Knex,
+	table: string,
+	shape: S,
+	row: unknown,
+	key = 'id'
+): z.output<S> | undefined {
+	if (row === undefined) return undefined;
+	const read = shape.safeParse(row);
+	if (read.success) return read.data;
+	const id = String((row as Record<string, unknown>)[key]);
+	noteUnreadable(db, { table, id, issues: wordShape(read.error) });
+	return undefined;
+}
+
+/** The rows that read. One that does not is noted, and hides none of the others. */
+export const readRows = <S extends z.ZodType>(
+	db: Knex,
+	table: string,
+	shape: S,
+	rows: readonly unknown[],
+	key = 'id'
+): z.output<S>[] => rows.flatMap((row) => readRow(db, table, shape, row, key) ?? []);

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { z } from 'zod';
+import type { Writing } from '../db/write';
 
 const Row = z
 	.object({ winding: z.string(), material: z.string(), reset_at: z.string() })
@@ -9,15 +10,15 @@ export type HandReset = z.output<typeof Row>;
 export const listResets = async (db: Knex): Promise<HandReset[]> =>
 	z.array(Row).parse(await db('hand_resets').select('winding', 'material', 'reset_at'));
 
-export async function setReset(db: Knex, winding: string, material: string, now: string): Promise<void> {
-	await db('hand_resets')
+export async function setReset(trx: Writing, winding: string, material: string, now: string): Promise<void> {
+	await trx('hand_resets')
 		.insert({ winding, material, reset_at: now })
 		.onConflict(['winding', 'material'])
 		.merge();
 }
 
-export async function clearReset(db: Knex, winding: string, material: string): Promise<void> {
-	await db('hand_resets').where({ winding, material }).delete();
+export async function clearReset(trx: Writing, winding: string, material: string): Promise<void> {
+	await trx('hand_resets').where({ winding, material }).delete();
 }
 
 /** When each record was written, by its id. */

@@ -1,9 +1,10 @@
 import type { Knex } from 'knex';
 import { z } from 'zod';
+import type { Writing } from '../db/write';
 
 /** Keeps a photo under an id of the sender's; one that is there stays as it is. */
-export async function insertPhoto(db: Knex, id: string, jpeg: Uint8Array, now: string): Promise<void> {
-	await db('photos')
+export async function insertPhoto(trx: Writing, id: string, jpeg: Uint8Array, now: string): Promise<void> {
+	await trx('photos')
 		.insert({ id, jpeg: Buffer.from(jpeg), created_at: now })
 		.onConflict('id')
 		.ignore();

@@ -1,9 +1,11 @@
 import type { Knex } from 'knex';
 import { z } from 'zod';
+import type { Writing } from '../db/write';
+import { json, jsonText, readRow, readRows } from './columns';
 
 const instant = z.coerce.date();
 /** What the scheduler keeps of a knot. */
-const Card = z
+export const Card = z
 	.object({
 		due: instant,
 		stability: z.number(),
@@ -19,22 +21,21 @@ const Card = z
 	.transform(({ last_review, ...card }) => ({ ...card, ...(last_review && { last_review }) }));
 export type StoredCard = z.output<typeof Card>;
 
-const parseCard = (text: string): StoredCard => Card.parse(JSON.parse(text));
-const Row = z.object({ slug: z.string(), card: z.string() });
+const Row = z.object({ slug: z.string(), card: json(Card) });
 
 export async function listCards(db: Knex): Promise<Map<string, StoredCard>> {
-	const rows = z.array(Row).parse(await db('knot_cards').select('slug', 'card'));
-	return new Map(rows.map(({ slug, card }) => [slug, parseCard(card)]));
+	const rows = readRows(db, 'knot_cards', Row, await db('knot_cards').select('slug', 'card'), 'slug');
+	return new Map(rows.map(({ slug, card }) => [slug, card]));
 }
 
 export async function findCard(db: Knex, slug: string): Promise<StoredCard | undefined> {
-	const row = Row.optional().parse(await db('knot_cards').where({ slug }).first('slug', 'card'));
-	return row && parseCard(row.card);
+	return readRow(db, 'knot_cards', Row, await db('knot_cards').where({ slug }).first('slug', 'card'), 'slug')
+		?.card;
 }
 
-export async function putCard(db: Knex, slug: string, card: StoredCard): Promise<void> {
-	await db('knot_cards')
-		.insert({ slug, card: JSON.stringify(card) })
+export async function putCard(trx: Writing, slug: string, card: StoredCard): Promise<void> {
+	await trx('knot_cards')
+		.insert({ slug, card: jsonText(Card, card) })
 		.onConflict('slug')
 		.merge();
 }
@@ -48,10 +49,10 @@ export interface KnotSession {
 }
 
 /** False when it was there already. */
-export async function insertSession(db: Knex, session: KnotSession): Promise<boolean> {
-	const known: unknown = await db('knot_sessions').where({ id: session.id }).first('id');
+export async function insertSession(trx: Writing, session: KnotSession): Promise<boolean> {
+	const known: unknown = await trx('knot_sessions').where({ id: session.id }).first('id');
 	if (known) return false;
-	await db('knot_sessions').insert(session);
+	await trx('knot_sessions').insert(session);
 	return true;
 }
 
@@ -70,7 +71,7 @@ export async function findSeason(db: Knex): Promise<string | null> {
 	return row?.winds_on ?? null;
 }
 
-export async function putSeason(db: Knex, windsOn: string | null): Promise<void> {
-	if (windsOn === null) await db('season').where({ id: 1 }).delete();
-	else await db('season').insert({ id: 1, winds_on: windsOn }).onConflict('id').merge();
+export async function putSeason(trx: Writing, windsOn: string | null): Promise<void> {
+	if (windsOn === null) await trx('season').where({ id: 1 }).delete();
+	else await trx('season').insert({ id: 1, winds_on: windsOn }).onConflict('id').merge();
 }

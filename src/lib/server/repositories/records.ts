@@ -3,7 +3,8 @@ import { RunSummary } from '$lib/schema/run';
 import { RecordForm, SetupForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { z } from 'zod';
-import { flag, json } from './columns';
+import { ReadBefore, type Writing } from '../db/write';
+import { flag, json, jsonText, readRow, readRows } from './columns';
 
 const Row = z
 	.object({
@@ -37,67 +38,71 @@ const Row = z
 		run: row.run
 	}));
 
-/** Records do not change: those that were read before are not read again, and the same list is given while it is the same. */
+/** Records that were read before, under their id and version, and the list they made: the same list as long as nothing changed. */
 interface Read {
-	readonly byId: Map<string, WindRecord>;
-	list: readonly WindRecord[];
+	readonly byVersion: ReadonlyMap<string, WindRecord | undefined>;
+	readonly list: readonly WindRecord[];
 }
-const readOf = new WeakMap<Knex, Read>();
+const readBefore = new ReadBefore<Read>();
 
 const living = (db: Knex): Knex.QueryBuilder => db('records').whereNull('taken_back_at');
 /** How many rows one statement names. */
 const PORTION = 400;
 
-/** Every record that was not taken back, oldest first. */
+/** Every record that counts, oldest first. */
 export async function listRecords(db: Knex): Promise<readonly WindRecord[]> {
-	const read = readOf.get(db) ?? { byId: new Map<string, WindRecord>(), list: [] };
-	readOf.set(db, read);
-	const ids = z
-		.array(z.object({ id: z.string() }))
-		.parse(await living(db).select('id').orderBy('wound_on').orderBy('created_at'))
-		.map(({ id }) => id);
-	const fresh = ids.filter((id) => !read.byId.has(id));
-	for (let i = 0; i < fresh.length; i += PORTION)
-		for (const record of z.array(Row).parse(
-			await db('records')
-				.whereIn('id', fresh.slice(i, i + PORTION))
-				.select('*')
-		))
-			read.byId.set(record.id, record);
-	if (ids.length !== read.list.length || ids.some((id, i) => id !== read.list[i]!.id))
-		read.list = ids.map((id) => read.byId.get(id)!);
+	const before = readBefore.get(db);
+	const there = z
+		.array(z.object({ id: z.string(), version: z.number() }))
+		.parse(
+			await living(db).select('id', 'version').orderBy('wound_on').orderBy('created_at').orderBy('rowid')
+		);
+	const keyOf = ({ id, version }: { id: string; version: number }): string => `${id}/${version}`;
+	const fresh = there.filter((one) => !before?.byVersion.has(keyOf(one)));
+	const byVersion = new Map(before?.byVersion);
+	for (let i = 0; i < fresh.length; i += PORTION) {
+		const portion = fresh.slice(i, i + PORTION);
+		const ids = portion.map(({ id }) => id);
+		const read = readRows(db, 'records', Row, await db('records').whereIn('id', ids).select('*'));
+		const byId = new Map(read.map((record) => [record.id, record]));
+		// One that does not read is not tried again until it changes.
+		for (const one of portion) byVersion.set(keyOf(one), byId.get(one.id));
+	}
+	const list = there.flatMap((one) => byVersion.get(keyOf(one)) ?? []);
+	const same = list.length === before?.list.length && list.every((record, i) => record === before.list[i]);
+	const read = { byVersion, list: same ? before!.list : list };
+	readBefore.set(db, read);
 	return read.list;
 }
 
 export const findRecord = async (db: Knex, id: string): Promise<WindRecord | undefined> =>
-	Row.optional().parse(await living(db).where({ id }).first('*'));
+	readRow(db, 'records', Row, await living(db).where({ id }).first('*'));
 
-/** Takes a record back, or brings it again: nothing of it is lost. False when there is none. */
-export const markTakenBack = async (db: Knex, id: string, at: string | null): Promise<boolean> =>
-	(await db('records').where({ id }).update({ taken_back_at: at })) > 0;
+/** Undoes a record, or counts it again: nothing of it is lost. False when there is none. */
+export const markTakenBack = async (trx: Writing, id: string, at: string | null): Promise<boolean> =>
+	(await trx('records').where({ id }).update({ taken_back_at: at })) > 0;
 
-export async function insertRecord(db: Knex, record: WindRecord): Promise<void> {
-	await db('records').insert({
+/** What a record's run came to, told again because more of it arrived. */
+export async function updateSummary(trx: Writing, id: string, run: RunSummary): Promise<void> {
+	await trx('records')
+		.where({ id })
+		.update({ run: jsonText(RunSummary, run, 'run'), version: trx.raw('version + 1') });
+}
+
+export async function insertRecord(trx: Writing, record: WindRecord): Promise<void> {
+	await trx('records').insert({
 		id: record.id,
 		setup_id: record.setupId,
 		spool_id: record.spoolId,
 		wound_on: record.woundOn,
-		typed: JSON.stringify(record.typed),
+		typed: jsonText(RecordForm, record.typed),
 		turns: record.turns,
 		depth_mm: record.depthMm,
 		gap_mm: record.gapMm,
-		form: JSON.stringify(record.form),
+		form: jsonText(SetupForm, record.form, 'setup'),
 		backing_mm: record.backingMm,
 		backing_measured: record.backingMeasured,
-		run: record.run && JSON.stringify(record.run),
+		run: record.run && jsonText(RunSummary, record.run, 'run'),
 		created_at: new Date(record.writtenAt).toISOString()
 	});
-}
-
-/** When the newest record of a set-up was written; undefined when there is none. */
-export async function lastRecordAt(db: Knex, setupId: string): Promise<string | undefined> {
-	const row = z
-		.object({ last: z.string().nullable() })
-		.parse(await living(db).where({ setup_id: setupId }).max({ last: 'created_at' }).first());
-	return row.last ?? undefined;
 }

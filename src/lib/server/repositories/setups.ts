@@ -1,7 +1,9 @@
 import { FillForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
 import { z } from 'zod';
-import { json } from './columns';
+import type { Writing } from '../db/write';
+import { json, jsonText, readRow, readRows } from './columns';
+import { keepFormer } from './former';
 
 const Row = z
 	.object({
@@ -20,38 +22,40 @@ const living = (db: Knex): Knex.QueryBuilder => db('setups').whereNull('dropped_
 
 /** All set-ups, newest last. */
 export const listSetups = async (db: Knex): Promise<SetupRow[]> =>
-	z.array(Row).parse(await living(db).select(COLUMNS).orderBy('created_at').orderBy('id'));
+	readRows(db, 'setups', Row, await living(db).select(COLUMNS).orderBy('created_at').orderBy('id'));
 
 export const findSetup = async (db: Knex, id: string): Promise<SetupRow | undefined> =>
-	Row.optional().parse(await living(db).where({ id }).first(COLUMNS));
+	readRow(db, 'setups', Row, await living(db).where({ id }).first(COLUMNS));
 
 export async function insertSetup(
-	db: Knex,
+	trx: Writing,
 	setup: { id: string; spoolId: string; fill: FillForm },
 	now: string
 ): Promise<void> {
-	await db('setups').insert({
+	await trx('setups').insert({
 		id: setup.id,
 		spool_id: setup.spoolId,
-		fill: JSON.stringify(setup.fill),
+		fill: jsonText(FillForm, setup.fill, 'form', 'fill'),
 		version: 1,
 		created_at: now,
 		updated_at: now
 	});
 }
 
-/** Writes only over the version the writer had seen; false when another write came between. */
+/** Writes a set-up over the version that was read; that one is kept as a former one. */
 export async function updateSetup(
-	db: Knex,
-	setup: { id: string; fill: FillForm; version: number },
+	trx: Writing,
+	before: Pick<SetupRow, 'id' | 'version' | 'fill'>,
+	fill: FillForm,
 	now: string
-): Promise<boolean> {
-	const changed = await db('setups')
-		.where({ id: setup.id, version: setup.version })
-		.update({ fill: JSON.stringify(setup.fill), version: setup.version + 1, updated_at: now });
-	return changed > 0;
+): Promise<void> {
+	const { id, version } = before;
+	await keepFormer(trx, 'setups', { id, version, text: JSON.stringify(before.fill) }, now);
+	await trx('setups')
+		.where({ id })
+		.update({ fill: jsonText(FillForm, fill, 'form', 'fill'), version: version + 1, updated_at: now });
 }
 
 /** Drops a plan, or takes it up again: nothing of it is lost. */
-export const markDropped = async (db: Knex, id: string, droppedAt: string | null): Promise<boolean> =>
-	(await db('setups').where({ id }).update({ dropped_at: droppedAt })) > 0;
+export const markDropped = async (trx: Writing, id: string, droppedAt: string | null): Promise<boolean> =>
+	(await trx('setups').where({ id }).update({ dropped_at: droppedAt })) > 0;

@@ -2,12 +2,14 @@ import { NO_TURNS, runState, type CareEvent, type OffPart, type OnSource, type R
 import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
 import { jobOf } from '$lib/schema/job';
 import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
-import type { ComponentForm } from '$lib/schema/setup';
+import type { ComponentForm, SetupForm } from '$lib/schema/setup';
 import { isStrand, offParts, type SpoolNow } from '$lib/schema/swap';
 import { DEFAULT_UNITS } from '$lib/schema/units';
 import { workOut } from '$lib/schema/workout';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
+import { write } from '../db/write';
+import { done, gone, type Outcome } from '../outcome';
 import { insertCareEvents } from '../repositories/care';
 import { listRecords } from '../repositories/records';
 import { eventsAfter, findRun, markEnded } from '../repositories/runs';
@@ -16,10 +18,17 @@ import { keptNow, spoolOfKept, type KeptNow } from './care';
 import { currentRun } from './runs';
 import { loadSetup, type SavedSetup } from './saved';
 
-/** What lies on a spool, by its newest winding and what came off since; undefined where nothing was ever wound. */
-export async function spoolNow(db: Knex, spoolId: string, now: KeptNow): Promise<SpoolNow | undefined> {
+/**
+ * What is on a spool, by its newest winding and what came off since; undefined where nothing was ever wound. The winding's
+ * copy of the spool is history: the spool is as it is described now.
+ */
+export async function spoolNow(
+	db: Knex,
+	{ spoolId, form }: { spoolId: string; form: Pick<SetupForm, 'spool'> },
+	now: KeptNow
+): Promise<SpoolNow | undefined> {
 	const record = (await listRecords(db)).findLast((one) => one.spoolId === spoolId);
-	return record && { record, still: stillOn(record, spoolOfKept(now)) };
+	return record && { record, spool: form.spool, still: stillOn(record, spoolOfKept(now)) };
 }
 
 /** Where a strand is, for taking it from there. Undefined for what is retired, or lies under something on its reel. */
@@ -31,9 +40,9 @@ export async function sourceOf(
 	const at = now.states.get(keptId)?.whereabouts;
 	if (at?.on === 'coil') return { from: 'coil', where: at.label };
 	if (at?.on !== 'spool') return undefined;
-	const there = await spoolNow(db, at.spoolId, now);
 	const spool = await findSpool(db, at.spoolId);
-	if (!there || !spool) return undefined;
+	const there = spool && (await spoolNow(db, { spoolId: spool.id, form: { spool: spool.form } }, now));
+	if (!there) return undefined;
 	const stack = there.record.form.fill.stack.slice(0, there.still).filter(isStrand);
 	const top = stack.at(-1);
 	return top && keptIdOf(there.record.setupId, top) === keptId
@@ -48,7 +57,7 @@ export async function benchJob(db: Knex, setupId: string, asked: AskedJob | unde
 	if (asked?.kind === 'untwist') return asked;
 	const setup = await loadSetup(db, setupId);
 	const kept = await keptNow(db);
-	const now = setup && (await spoolNow(db, setup.spoolId, kept));
+	const now = setup && (await spoolNow(db, setup, kept));
 	if (!setup || !now) return { kind: 'wind' };
 	if (asked?.kind === 'off') return { ...asked, off: offParts(now, asked.keep) };
 	return leadingTo(db, setup, now, kept);
@@ -105,33 +114,31 @@ function offEvents(
 	];
 }
 
+/** What was written down when a job ended. */
+export type WrittenDown = readonly { readonly keptId: string; readonly id: string }[];
+
 /**
- * Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. Gives what
- * was written down, each time it is asked the once; undefined when there is no such run.
+ * Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. Whoever
+ * ends it first writes it down, in one go with its end; asked again it answers the same.
  */
-export async function endJob(
-	db: Knex,
-	runId: string,
-	day: string,
-	leave: boolean
-): Promise<readonly { keptId: string; id: string }[] | undefined> {
-	const run = await findRun(db, runId);
-	const asked = readJob(run?.job ?? null);
-	const setup = run && (await loadSetup(db, run.setupId));
-	if (!run || !asked || !setup) return undefined;
-	// Whoever ends it first writes it down.
-	if (!(await markEnded(db, runId, new Date().toISOString())) || leave) return [];
-	const state = runState((await eventsAfter(db, runId, 0)).events);
-	const now = await spoolNow(db, setup.spoolId, await keptNow(db));
-	const events =
-		asked.kind === 'off' && now
-			? offEvents(now, offParts(now, asked.keep), state, day)
-			: asked.kind === 'untwist'
-				? untwistEvents(setup, asked, state, day)
-				: [];
-	await insertCareEvents(db, events);
-	return events.map(({ keptId, event: { id } }) => ({ keptId, id }));
-}
+export const endJob = (db: Knex, runId: string, day: string, leave: boolean): Promise<Outcome<WrittenDown>> =>
+	write(db, { id: `end:${runId}` }, async (trx, at) => {
+		const run = await findRun(trx, runId);
+		const asked = readJob(run?.job ?? null);
+		const setup = run && (await loadSetup(trx, run.setupId));
+		if (!run || !asked || !setup) return gone('run');
+		if (!(await markEnded(trx, runId, at)) || leave) return done([]);
+		const state = runState((await eventsAfter(trx, runId, 0)).events);
+		const now = await spoolNow(trx, setup, await keptNow(trx));
+		const events =
+			asked.kind === 'off' && now
+				? offEvents(now, offParts(now, asked.keep), state, day)
+				: asked.kind === 'untwist'
+					? untwistEvents(setup, asked, state, day)
+					: [];
+		await insertCareEvents(trx, events);
+		return done(events.map(({ keptId, event: { id } }) => ({ keptId, id })));
+	});
 
 function untwistEvents(
 	{ id, form }: SavedSetup,
@@ -160,7 +167,8 @@ export async function woundAs(
 ): Promise<{ setupId: string; part: string; spoolId: string } | undefined> {
 	const now = await keptNow(db);
 	const spoolId = spoolOfKept(now)(keptId);
-	const there = spoolId === null ? undefined : await spoolNow(db, spoolId, now);
+	const spool = spoolId === null ? undefined : await findSpool(db, spoolId);
+	const there = spool && (await spoolNow(db, { spoolId: spool.id, form: { spool: spool.form } }, now));
 	const component = there?.record.form.fill.stack.find(
 		(one) => keptIdOf(there.record.setupId, one) === keptId
 	);

@@ -9,9 +9,9 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { calendarFile } from './calendar';
 import { addCareEvents, bring, care, history, setCareRules } from './care';
-import { createSetup } from './setups';
 import { swapChoice } from './swaps';
 import { recordWinding } from './windings';
+import { asked, create } from '../testing';
 
 let directory: string;
 let db: Knex;
@@ -26,9 +26,9 @@ afterEach(async () => {
 
 const FORM = { turns: '', depth: '', gap: '', note: '', who: '' };
 async function wound(woundOn: string, spoolId?: string): Promise<{ id: string; spoolId: string }> {
-	const made = await createSetup(db, measured(), 'yd-mm', spoolId);
-	const recorded = await recordWinding(db, made.id, { ...FORM, woundOn }, 'yd-mm');
-	if (recorded.kind !== 'recorded') throw new Error(recorded.kind);
+	const made = await create(db, measured(), 'yd-mm', spoolId === undefined ? undefined : { spoolId });
+	const recorded = await recordWinding(db, asked(), made.id, { ...FORM, woundOn }, 'yd-mm');
+	if (!recorded.ok) throw new Error(recorded.refusal.kind);
 	return made;
 }
 const entry = async (kind: string, today: string) => {
@@ -66,7 +66,7 @@ describe('what is looked after', () => {
 			(await entry('line', '2026-06-02')).dues.filter((due) => due.overdue).map(({ job }) => job);
 		expect(await overdue()).toEqual([]);
 		const fished = event('2026-06-01', { kind: 'fished', days: 12, water: 'fresh' });
-		expect(await add(fished)).toBe(true);
+		expect(await add(fished)).toMatchObject({ ok: true });
 		// Sent again it counts once.
 		await add(fished);
 		expect((await entry('line', '2026-06-02')).state.daysOut).toBe(12);
@@ -86,16 +86,16 @@ describe('what is looked after', () => {
 				{ keptId: kept.id, event: day },
 				{ keptId: 'ghost', event: event('2026-06-01', { kind: 'cleaned' }) }
 			])
-		).toBe(false);
+		).toMatchObject({ ok: false });
 		expect((await entry('line', '2026-06-01')).state.daysOut).toBe(0);
 	});
 	it('goes by the rules that were edited, and by the usual ones again', async () => {
 		await wound('2026-04-01');
-		await setCareRules(db, [{ job: 'clean', kinds: ['line'], everyDays: 30 }]);
+		await setCareRules(db, asked(), [{ job: 'clean', kinds: ['line'], everyDays: 30 }]);
 		expect((await entry('line', '2026-05-01')).dues).toMatchObject([
 			{ job: 'clean', on: '2026-05-01', overdue: true }
 		]);
-		await setCareRules(db, undefined);
+		await setCareRules(db, asked(), undefined);
 		expect((await care(db, '2026-05-01')).usual).toBe(true);
 	});
 });
@@ -134,18 +134,18 @@ describe('what was there before it was wound here', () => {
 			thing({ id: 'x', component: { ...thing().component, length: 'as usual' } }),
 			'2026-06-01'
 		);
-		expect(bad).toMatchObject({ ok: false, issues: [{ path: ['component', 'length'] }] });
+		expect(bad).toMatchObject({ ok: false, refusal: { issues: [{ path: ['component', 'length'] }] } });
 		expect((await care(db, '2026-06-01')).entries).toHaveLength(1);
 	});
 	it('taken back it is gone, and can be brought again; wound, it is where it was wound', async () => {
 		await bring(db, thing(), '2026-06-01');
 		const { id } = (await entry('line', '2026-06-01')).kept;
 		const back = event('2026-06-01', { kind: 'undone', of: `${id}:came` });
-		expect(await addCareEvents(db, [{ keptId: id, event: back }])).toBe(true);
+		expect(await addCareEvents(db, [{ keptId: id, event: back }])).toMatchObject({ ok: true });
 		expect((await care(db, '2026-06-01')).entries).toEqual([]);
 		expect(await history(db, id)).toBeUndefined();
 		const again = event('2026-06-01', { kind: 'undone', of: back.id });
-		expect(await addCareEvents(db, [{ keptId: id, event: again }])).toBe(true);
+		expect(await addCareEvents(db, [{ keptId: id, event: again }])).toMatchObject({ ok: true });
 		const { spoolId } = await wound('2026-06-02');
 		const choice = (await swapChoice(db, spoolId))!;
 		expect(choice.candidates).toMatchObject([
@@ -153,8 +153,8 @@ describe('what was there before it was wound here', () => {
 		]);
 		const { form } = choice.now.record;
 		const stack = [form.fill.stack[0]!, choice.candidates[0]!.component];
-		const other = await createSetup(db, { ...form, fill: { ...form.fill, stack } }, 'yd-mm', spoolId);
-		await recordWinding(db, other.id, { ...FORM, woundOn: '2026-06-03' }, 'yd-mm');
+		const other = await create(db, { ...form, fill: { ...form.fill, stack } }, 'yd-mm', { spoolId });
+		await recordWinding(db, asked(), other.id, { ...FORM, woundOn: '2026-06-03' }, 'yd-mm');
 		const { entries } = await care(db, '2026-06-04');
 		const now = entries.find(({ kept }) => kept.id === id)!;
 		expect([now.spoolId, now.kept.label]).toEqual([spoolId, 'deep one']);
@@ -184,7 +184,7 @@ describe('the calendar file, read by another parser (ical.js)', () => {
 		'in %s each stands on its day, whole, across daylight saving',
 		async (tz) => {
 			await wound('2025-10-26');
-			await setCareRules(db, [
+			await setCareRules(db, asked(), [
 				{ job: 'respool', kinds: ['line'], everyDays: 154 },
 				{ job: 'clean', kinds: ['line'], everyDays: 365 }
 			]);

@@ -2,29 +2,31 @@ import {
 	careState,
 	duesOf,
 	NO_TURNS,
-	ok,
 	under,
 	USUAL_RULES,
 	type CareEvent,
 	type CareRule,
 	type CareState,
 	type Day,
-	type Result,
 	type Whereabouts
 } from '$lib/core';
-import type { BringThing } from '$lib/schema/care';
+import { UNDER, type BringThing, type DescribeThing } from '$lib/schema/care';
 import { careRow, isShown, type CareFilter, type CarePage } from '$lib/schema/care-page';
 import { keptFromRecords, readBrought, type FromRecords, type KeptEntry } from '$lib/schema/kept';
 import { newComponent } from '$lib/schema/new-setup';
 import type { WindRecord } from '$lib/schema/record';
+import type { ComponentForm } from '$lib/schema/setup';
 import type { Knex } from 'knex';
+import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';
+import { bad, done, gone, stale, type Outcome } from '../outcome';
 import {
 	findCareRules,
 	insertBrought,
 	insertCareEvents,
 	listBrought,
 	listCareEvents,
-	putCareRules
+	putCareRules,
+	updateBrought
 } from '../repositories/care';
 import { listRecords } from '../repositories/records';
 import { listSpools } from '../repositories/spools';
@@ -33,6 +35,8 @@ export interface Care {
 	readonly rules: readonly CareRule[];
 	/** Nobody changed them. */
 	readonly usual: boolean;
+	/** 0 when nobody ever did. */
+	readonly rulesVersion: number;
 	readonly entries: readonly KeptEntry[];
 }
 
@@ -47,30 +51,40 @@ function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string
 export interface KeptNow extends FromRecords {
 	readonly states: ReadonlyMap<string, CareState>;
 }
-const foldedOf = new WeakMap<FromRecords, Map<string, { written: number; state: CareState }>>();
-const fromList = new WeakMap<readonly WindRecord[], { moves: number; from: FromRecords }>();
+interface Folded {
+	readonly written: readonly CareEvent[];
+	readonly state: CareState;
+}
+const NOTHING: readonly CareEvent[] = [];
+/** What was folded before, for the same windings: replaced, never changed. */
+const foldedBefore = new WeakMap<FromRecords, ReadonlyMap<string, Folded>>();
+const fromBefore = new WeakMap<
+	readonly WindRecord[],
+	{ readonly moves: object; readonly brought: string; readonly from: FromRecords }
+>();
 
 /** Every strand, what it is made of, and where its events have left it. */
 export async function keptNow(db: Knex): Promise<KeptNow> {
 	const records = await listRecords(db);
 	const { byKept: written, moves } = await listCareEvents(db);
-	const told = fromList.get(records);
-	const from = told?.moves === moves ? told.from : keptFromRecords(records, written, await listBrought(db));
-	fromList.set(records, { moves, from });
-	const folded = foldedOf.get(from) ?? new Map<string, { written: number; state: CareState }>();
-	foldedOf.set(from, folded);
-	const states = new Map<string, CareState>();
-	for (const one of from.kept) {
-		const added = written.get(one.id) ?? [];
-		let known = folded.get(one.id);
-		if (known?.written !== added.length) {
-			const state = careState(one, [...(from.events.get(one.id) ?? []), ...added]);
-			known = { written: added.length, state };
-			folded.set(one.id, known);
-		}
-		states.set(one.id, known.state);
-	}
-	return { ...from, states };
+	const broughtRows = await listBrought(db);
+	const brought = broughtRows.map(({ id, version }) => `${id}/${version}`).join();
+	const before = fromBefore.get(records);
+	const from =
+		before?.moves === moves && before.brought === brought
+			? before.from
+			: keptFromRecords(records, written, broughtRows);
+	fromBefore.set(records, { moves, brought, from });
+	const known = foldedBefore.get(from);
+	const folded = from.kept.map((one): [string, Folded] => {
+		const added = written.get(one.id) ?? NOTHING;
+		const same = known?.get(one.id);
+		if (same?.written === added) return [one.id, same];
+		const state = careState(one, [...(from.events.get(one.id) ?? []), ...added]);
+		return [one.id, { written: added, state }];
+	});
+	foldedBefore.set(from, new Map(folded));
+	return { ...from, states: new Map(folded.map(([id, { state }]) => [id, state])) };
 }
 
 /** The spool that a strand is on; null when it is on none. */
@@ -83,8 +97,10 @@ export const spoolOfKept =
 
 /** Everything that is looked after, what is overdue first; where it is, and what falls due. */
 export async function care(db: Knex, today: Day): Promise<Care> {
-	const [now, edited, spools] = await Promise.all([keptNow(db), findCareRules(db), listSpools(db)]);
-	const rules = edited ?? USUAL_RULES;
+	const now = await keptNow(db);
+	const edited = await findCareRules(db);
+	const spools = await listSpools(db);
+	const rules = edited.rules ?? USUAL_RULES;
 	const names = new Map(spools.map(({ id, form }) => [id, form.name || 'Unnamed spool']));
 	const entries = now.kept.map((one): KeptEntry => {
 		const state = now.states.get(one.id)!;
@@ -100,7 +116,8 @@ export async function care(db: Knex, today: Day): Promise<Care> {
 	const overdue = ({ dues }: KeptEntry): number => dues.filter((due) => due.overdue).length;
 	return {
 		rules,
-		usual: edited === undefined,
+		usual: edited.rules === undefined,
+		rulesVersion: edited.version,
 		entries: entries.sort((a, b) => overdue(b) - overdue(a) || a.where.localeCompare(b.where))
 	};
 }
@@ -111,7 +128,7 @@ export async function carePage(
 	today: Day,
 	filter: CareFilter
 ): Promise<CarePage & Omit<Care, 'entries'>> {
-	const { entries, rules, usual } = await care(db, today);
+	const { entries, rules, usual, rulesVersion } = await care(db, today);
 	const matching = entries.filter((entry) => isShown(entry, filter));
 	const names = new Map((await listSpools(db)).map(({ id, form }) => [id, form.name || 'Unnamed spool']));
 	const nameOf = (spoolId: string): string => names.get(spoolId) ?? 'a spool that is off the rack';
@@ -123,6 +140,7 @@ export async function carePage(
 		filter,
 		rules,
 		usual,
+		rulesVersion,
 		total: entries.length,
 		matching: matching.length,
 		overdue: matching.filter(({ dues }) => dues.some(({ overdue }) => overdue)).length,
@@ -148,7 +166,7 @@ export async function history(db: Knex, keptId: string): Promise<{ events: reado
 	const written = (await listCareEvents(db)).byKept.get(keptId) ?? [];
 	const counts = new Set(state.events.map(({ id }) => id));
 	const events = [...(now.events.get(keptId) ?? []), ...written]
-		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(':under'))
+		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(UNDER))
 		.sort((a, b) => (a.day === b.day ? b.at - a.at : a.day < b.day ? 1 : -1));
 	const setupOf = new Map((await listRecords(db)).map(({ id, setupId }) => [id, setupId]));
 	return {
@@ -160,7 +178,7 @@ export async function history(db: Knex, keptId: string): Promise<{ events: reado
 }
 
 /** What is written of a thing's backing when the thing leaves it: beside the event itself, taken back with it. */
-const underId = (id: string): string => `${id}:under`;
+const underId = (id: string): string => `${id}${UNDER}`;
 
 /**
  * A thing that leaves its spool bares the backing under it, which is worth testing; an event that is taken back takes
@@ -195,55 +213,96 @@ interface NewEvent {
 	readonly event: CareEvent;
 }
 
-/** Writes events down. False when one is about a thing that is not there: then none is written. */
-export async function addCareEvents(db: Knex, events: readonly NewEvent[]): Promise<boolean> {
-	const now = await keptNow(db);
-	// What was brought and taken back can be brought again: that is an event of its own.
-	const brought = new Set((await listBrought(db)).map(({ id }) => id));
-	if (!events.every(({ keptId }) => now.states.has(keptId) || brought.has(keptId))) return false;
-	const all = events.flatMap((one) => withBacking(now, one));
-	await db.transaction((trx) => insertCareEvents(trx, all));
-	return true;
-}
+/** Writes events down, each once under its id. When one is about a strand that is not there none is written. */
+export const addCareEvents = (db: Knex, events: readonly NewEvent[]): Promise<Outcome<null>> =>
+	write(db, ROWS_HAVE_IDS, async (trx) => {
+		const now = await keptNow(trx);
+		// What was brought and undone can be brought again: that is an event of its own.
+		const brought = new Set((await listBrought(trx)).map(({ id }) => id));
+		if (!events.every(({ keptId }) => now.states.has(keptId) || brought.has(keptId)))
+			return gone('line or backing');
+		await insertCareEvents(
+			trx,
+			events.flatMap((one) => withBacking(now, one))
+		);
+		return done(null);
+	});
 
 /**
  * Something that is on a coil and was never wound here is looked after from now on. New, its maker's spool put no twist into
  * it; used, its days out are all there is to guess it by. Issues when its description makes no sense.
  */
-export async function bring(
+export const bring = (
 	db: Knex,
 	{ id, component: described, came, label, used, at }: BringThing,
 	today: Day
-): Promise<Result<string>> {
-	const component = { ...newComponent(described.role, described.role), ...described };
-	const read = readBrought({ id, component });
-	if (!read.ok) return { ok: false, issues: under(read.issues, 'component') };
-	const to: Whereabouts = { on: 'coil', label };
-	const told: readonly CareEvent[] = [
-		{ id: `${id}:came`, day: came, at, kind: 'came' },
-		...(used && used.days > 0
-			? [{ id: `${id}:out`, day: came, at: at + 1, kind: 'fished' as const, ...used }]
-			: []),
-		// Where it lies is known from today, where it has been out before.
-		{
-			id: `${id}:lies`,
-			day: used ? today : came,
-			at: at + 2,
-			kind: 'moved',
-			to,
-			...(!used && { turns: NO_TURNS })
-		}
-	];
-	await db.transaction(async (trx) => {
+): Promise<Outcome<{ id: string; version: number }>> =>
+	write(db, { id: `bring:${id}` }, async (trx) => {
+		const component = { ...newComponent(described.role, described.role), ...described };
+		const read = readBrought({ id, component });
+		if (!read.ok) return bad(under(read.issues, 'component'));
+		const to: Whereabouts = { on: 'coil', label };
+		const told: readonly CareEvent[] = [
+			{ id: `${id}:came`, day: came, at, kind: 'came' },
+			...(used && used.days > 0
+				? [{ id: `${id}:out`, day: came, at: at + 1, kind: 'fished' as const, ...used }]
+				: []),
+			// Where it lies is known from today, where it has been out before.
+			{
+				id: `${id}:lies`,
+				day: used ? today : came,
+				at: at + 2,
+				kind: 'moved',
+				to,
+				...(!used && { turns: NO_TURNS })
+			}
+		];
 		await insertBrought(trx, { id, component });
 		await insertCareEvents(
 			trx,
 			told.map((event) => ({ keptId: id, event }))
 		);
+		return done({ id, version: 1 });
 	});
-	return ok(id);
-}
 
-/** Other rules of what falls due; none brings the usual ones back. */
-export const setCareRules = (db: Knex, rules: readonly CareRule[] | undefined): Promise<void> =>
-	putCareRules(db, rules);
+/** Describes a brought strand otherwise, over the version that was seen; it stays what it is, a line or a head. */
+export const describeBrought = (
+	db: Knex,
+	asked: WriteId,
+	id: string,
+	{ component, version }: DescribeThing
+): Promise<Outcome<{ version: number }>> =>
+	write(db, asked, async (trx, now) => {
+		const before = (await listBrought(trx)).find((one) => one.id === id);
+		if (!before) return gone('line that you brought');
+		if (before.version !== version) return stale({ component: before.component, version: before.version });
+		const described = { ...before.component, ...component };
+		const read = readBrought({ id, component: described });
+		if (!read.ok) return bad(under(read.issues, 'component'));
+		await updateBrought(trx, before, described, now);
+		return done({ version: version + 1 });
+	});
+
+/** How a brought strand is described, with its version; undefined where there is none. */
+export const brought = async (
+	db: Knex,
+	id: string
+): Promise<{ component: ComponentForm; version: number } | undefined> => {
+	const found = (await listBrought(db)).find((one) => one.id === id);
+	return found && { component: found.component, version: found.version };
+};
+
+/** Other rules of what falls due; none restores the usual ones. With a version, only over that one. */
+export const setCareRules = (
+	db: Knex,
+	asked: WriteId,
+	rules: readonly CareRule[] | undefined,
+	version?: number
+): Promise<Outcome<{ version: number }>> =>
+	write(db, asked, async (trx, now) => {
+		const before = await findCareRules(trx);
+		if (version !== undefined && before.version !== version)
+			return stale({ rules: before.rules ?? USUAL_RULES, usual: !before.rules, version: before.version });
+		await putCareRules(trx, before, rules, now);
+		return done({ version: before.version + 1 });
+	});

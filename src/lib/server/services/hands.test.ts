@@ -6,9 +6,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
-import { forgetHand, hands, rememberHand } from './hands';
-import { createSetup } from './setups';
+import { forgetHand, hands } from './hands';
 import { recordWinding } from './windings';
+import { asked, create } from '../testing';
 
 let directory: string;
 let db: Knex;
@@ -32,9 +32,9 @@ const typed = (turns: string, depth: string): RecordForm => ({
 
 async function wind(records: [turns: string, depth: string][], form = measured()): Promise<void> {
 	for (const [turns, depth] of records) {
-		const { id } = await createSetup(db, form, 'yd-mm');
-		const recorded = await recordWinding(db, id, typed(turns, depth), 'yd-mm');
-		if (recorded.kind !== 'recorded') throw new Error(recorded.kind);
+		const { id } = await create(db, form, 'yd-mm');
+		const recorded = await recordWinding(db, asked(), id, typed(turns, depth), 'yd-mm');
+		if (!recorded.ok) throw new Error(recorded.refusal.kind);
 	}
 }
 
@@ -72,16 +72,17 @@ describe('what finished fills teach', () => {
 	});
 
 	it('forgets on request, keeps the data in view, and remembers again', async () => {
+		const which = { winding: 'firm', material: 'polyester-20' };
 		await wind([['820', '12.3 mm']]);
 		const [before] = await hands(db);
-		await forgetHand(db, 'firm', 'polyester-20');
+		await forgetHand(db, asked(), { ...which, forget: true });
 		const [forgot] = await hands(db);
 		expect(forgot!.fills.map(({ counts }) => counts)).toEqual([false]);
 		expect(forgot!.posterior.layEfficiency).toBeCloseTo(0.9, 9);
 		await new Promise((settle) => setTimeout(settle, 5));
 		await wind([['830', '12.2 mm']]);
 		expect((await hands(db))[0]!.fills.map(({ counts }) => counts)).toEqual([false, true]);
-		await rememberHand(db, 'firm', 'polyester-20');
+		await forgetHand(db, asked(), { ...which, forget: false });
 		expect((await hands(db))[0]!.fills.every(({ counts }) => counts)).toBe(true);
 		expect((await hands(db))[0]!.fills[0]).toEqual(before!.fills[0]);
 	});

@@ -13,6 +13,8 @@ import type { WindRecord } from '$lib/schema/record';
 import { DEFAULT_UNITS } from '$lib/schema/units';
 import { workOut } from '$lib/schema/workout';
 import type { Knex } from 'knex';
+import { write, type WriteId } from '../db/write';
+import { done, type Outcome } from '../outcome';
 import { clearReset, listResets, recordTimes, setReset } from '../repositories/hands';
 import { listRecords } from '../repositories/records';
 
@@ -80,10 +82,13 @@ export async function hands(db: Knex): Promise<HandSummary[]> {
 	});
 }
 
-/** Forgets what the fills so far said of a hand; they stay written down. */
-export const forgetHand = (db: Knex, winding: string, material: string): Promise<void> =>
-	setReset(db, winding, material, new Date().toISOString());
-
-/** Takes that back. */
-export const rememberHand = (db: Knex, winding: string, material: string): Promise<void> =>
-	clearReset(db, winding, material);
+/** Forgets what the fills so far said of a hand, or counts them again; they stay written down. */
+export const forgetHand = (
+	db: Knex,
+	asked: WriteId,
+	{ winding, material, forget }: { winding: string; material: string; forget: boolean }
+): Promise<Outcome<null>> =>
+	write(db, asked, async (trx, now) => {
+		await (forget ? setReset(trx, winding, material, now) : clearReset(trx, winding, material));
+		return done(null);
+	});

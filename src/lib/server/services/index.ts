@@ -1,5 +1,5 @@
 /** What routes may call: services bound to the one open database. */
-import { database } from '../db';
+import { database, dataFile, troubleBehind } from '../db';
 import * as bench from './bench';
 import * as careService from './care';
 import * as handsService from './hands';
@@ -9,7 +9,9 @@ import * as runs from './runs';
 import * as saved from './saved';
 import * as setups from './setups';
 import * as swaps from './swaps';
+import * as unreadableService from './unreadable';
 import * as windings from './windings';
+import { error } from '@sveltejs/kit';
 
 export { calendarFile } from './calendar';
 export { openApiDocument } from './openapi';
@@ -19,15 +21,23 @@ type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : nev
 
 const bound =
 	<A extends [Awaited<ReturnType<typeof database>>, ...unknown[]], R>(service: (...args: A) => Promise<R>) =>
-	async (...args: Tail<A>): Promise<R> =>
-		service(...([await database(), ...args] as unknown as A));
+	async (...args: Tail<A>): Promise<R> => {
+		try {
+			return await service(...([await database(), ...args] as unknown as A));
+		} catch (thrown) {
+			// What is wrong with the file or the disk is told as such, not as a mistake of the program's.
+			const trouble = troubleBehind(thrown, dataFile());
+			if (!trouble) throw thrown;
+			console.error(trouble.message);
+			error(503, { message: trouble.message, code: trouble.code });
+		}
+	};
 
 export const rack = bound(setups.rack);
 export const loadSetup = bound(saved.loadSetup);
 export const spools = bound(setups.spools);
 export const hands = bound(handsService.hands);
 export const forgetHand = bound(handsService.forgetHand);
-export const rememberHand = bound(handsService.rememberHand);
 export const startRun = bound(runs.startRun);
 export const addEvents = bound(runs.addEvents);
 export const runEvents = bound(runs.runEvents);
@@ -52,6 +62,8 @@ export const carePage = bound(careService.carePage);
 export const careHistory = bound(careService.history);
 export const addCareEvents = bound(careService.addCareEvents);
 export const bring = bound(careService.bring);
+export const describeBrought = bound(careService.describeBrought);
+export const brought = bound(careService.brought);
 export const setCareRules = bound(careService.setCareRules);
 export const keptNow = bound(careService.keptNow);
 export const benchJob = bound(bench.benchJob);
@@ -60,4 +72,9 @@ export const woundAs = bound(bench.woundAs);
 export const swapChoice = bound(swaps.swapChoice);
 export const planSwap = bound(swaps.planSwap);
 export const dropSetup = bound(setups.dropSetup);
+export const unreadable = bound(unreadableService.unreadable);
+export const unreadableText = bound(unreadableService.unreadableText);
+export const mend = bound(unreadableService.mend);
+export const restoreFormer = bound(unreadableService.restoreFormer);
+export const setAside = bound(unreadableService.setAside);
 export const takeBackWinding = bound(windings.takeBackWinding);

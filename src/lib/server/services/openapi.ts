@@ -1,50 +1,26 @@
 import * as ask from '$lib/schema/ask-api';
-import { AddCareEvents, BringThing, CareRules } from '$lib/schema/care';
-import { FitRequest, FitResponse, IssueList } from '$lib/schema/fit-api';
+import { AddCareEvents, BringThing, DescribeThing, SaveRules } from '$lib/schema/care';
+import { FitRequest, FitResponse } from '$lib/schema/fit-api';
 import { ForgetHand, HandSummary } from '$lib/schema/hand';
 import { KnotCurves, KnotList } from '$lib/schema/knot-api';
 import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-api';
 import { Practice, Practised, Season } from '$lib/schema/practice';
 import { AddEvents, Ended, EndRun, RunEvents, StartRun } from '$lib/schema/run';
-import { CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
+import { ComponentForm, CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { SwapRequest, SwapResponse } from '$lib/schema/swap-api';
+import { MendText } from '$lib/schema/unreadable';
 import { TwistRequest, TwistResponse } from '$lib/schema/twist-api';
 import { z } from 'zod';
-import { createDocument, type ZodOpenApiOperationObject } from 'zod-openapi';
+import { createDocument } from 'zod-openapi';
+import { acting, id, jsonOf, missing, refusals, stale, taking, writeId, writing } from './openapi-parts';
 
-const jsonOf = (schema: z.ZodType, description: string) => ({
-	description,
-	content: { 'application/json': { schema } }
-});
-
-const refusals = {
-	'400': jsonOf(IssueList, 'The body could not be read.'),
-	'413': jsonOf(IssueList, 'The body is too large.'),
-	'422': jsonOf(IssueList, 'The body has a wrong shape, or cannot be.')
-};
-const missing = { '404': jsonOf(IssueList, 'There is no such thing (any more).') };
-
-const taking = (
-	summary: string,
-	body: z.ZodType,
-	responses: ZodOpenApiOperationObject['responses']
-): ZodOpenApiOperationObject => ({
-	summary,
-	requestBody: { required: true, content: { 'application/json': { schema: body } } },
-	responses: { ...responses, ...refusals }
-});
-
+const Version = z.object({ version: z.number().int() });
 const Created = z.object({ id: z.string(), spoolId: z.string(), version: z.number().int() });
-const Spools = z.object({ spools: z.array(z.object({ id: z.string(), form: SpoolForm })) });
-const Hands = z.object({ hands: z.array(HandSummary) });
-const id = { id: z.string() };
-/** Something done to one thing, without a body. */
-const acting = (summary: string): ZodOpenApiOperationObject => ({
-	summary,
-	requestParams: { path: z.object(id) },
-	responses: { '204': { description: 'Done.' }, ...missing }
+const Spools = z.object({
+	spools: z.array(z.object({ id: z.string(), form: SpoolForm, version: z.number().int() }))
 });
-
+const Hands = z.object({ hands: z.array(HandSummary) });
+const tableAndId = z.object({ table: z.string(), ...id });
 const asked = (summary: string, body: z.ZodType, answer: z.ZodType) => ({
 	post: taking(summary, body, { '200': jsonOf(answer, 'The answer.') })
 });
@@ -86,37 +62,37 @@ export const openApiDocument = () =>
 			},
 			...ASKED,
 			'/api/setups': {
-				post: taking('Save a new set-up', CreateSetup, { '201': jsonOf(Created, 'Saved.') })
+				post: writing('Save a new set-up', CreateSetup, {
+					'201': jsonOf(Created, 'Saved.'),
+					...missing,
+					...stale
+				})
 			},
 			'/api/setups/{id}': {
-				put: {
-					...taking('Save a set-up over the version last seen', SaveSetup, {
-						'200': jsonOf(z.object({ version: z.number().int() }), 'Saved.'),
-						'409': { description: 'Another window saved meanwhile; the body brings what it saved.' },
-						...missing
-					}),
-					requestParams: { path: z.object(id) }
-				},
+				put: writing(
+					'Save a set-up over the version last seen; its version counts the changes of its spool as well',
+					SaveSetup,
+					{ '200': jsonOf(Version, 'Saved.'), ...stale, ...missing },
+					z.object(id)
+				),
 				delete: acting('Drop a plan that nobody wound')
 			},
 			'/api/setups/{id}/restore': { post: acting('Take up a plan again that was dropped') },
 			'/api/setups/{id}/ways': {
-				put: {
-					...taking('Change how a set-up is wound and tied', SaveWays, {
-						'204': { description: 'Done.' },
-						...missing
-					}),
-					requestParams: { path: z.object(id) }
-				}
+				put: writing(
+					'Change how a set-up is wound and tied',
+					SaveWays,
+					{ '200': jsonOf(Version, 'Done.'), ...stale, ...missing },
+					z.object(id)
+				)
 			},
 			'/api/setups/{id}/records': {
-				post: {
-					...taking('Write down what came out', RecordForm, {
-						'201': jsonOf(z.object(id), 'Written down.'),
-						...missing
-					}),
-					requestParams: { path: z.object(id) }
-				}
+				post: writing(
+					'Write down how a winding turned out',
+					RecordForm,
+					{ '201': jsonOf(z.object(id), 'Written down.'), ...missing },
+					z.object(id)
+				)
 			},
 			'/api/photos/{id}': {
 				put: {
@@ -156,7 +132,7 @@ export const openApiDocument = () =>
 					'200': jsonOf(Practice, 'As it is then.'),
 					...missing
 				}),
-				put: taking('The day spools are next wound', Season, {
+				put: writing('The day spools are next wound', Season, {
 					'200': jsonOf(Practice, 'As it is then: what is due is due in time for it.')
 				})
 			},
@@ -174,7 +150,28 @@ export const openApiDocument = () =>
 				post: taking(
 					'A line, head or tip that lies on a coil and was never wound here, once however often it is sent',
 					BringThing,
-					{ '201': jsonOf(z.object({ id: z.string() }), 'It is looked after, and can go on a spool.') }
+					{
+						'201': jsonOf(
+							z.object({ id: z.string(), version: z.number().int() }),
+							'It is looked after, and can go on a spool.'
+						)
+					}
+				)
+			},
+			'/api/care/things/{id}': {
+				get: {
+					summary: 'How a line that was brought in is described, and the version of that',
+					requestParams: { path: z.object(id) },
+					responses: {
+						'200': jsonOf(z.object({ component: ComponentForm, version: z.number().int() }), 'As it is now.'),
+						...missing
+					}
+				},
+				put: writing(
+					'Describe it differently, over the version last seen',
+					DescribeThing,
+					{ '200': jsonOf(Version, 'Saved.'), ...stale, ...missing },
+					z.object(id)
 				)
 			},
 			'/api/care/history': {
@@ -185,20 +182,28 @@ export const openApiDocument = () =>
 				}
 			},
 			'/api/swaps': {
-				post: taking('Plan a swap on a spool; the bench then has its steps', SwapRequest, {
+				post: writing('Plan a swap on a spool; the bench then has its steps', SwapRequest, {
 					'201': jsonOf(SwapResponse, 'Planned.'),
 					...missing
 				})
 			},
 			'/api/records/{id}': {
-				delete: acting('Take a winding back: what lay there before lies there again')
+				delete: acting('Undo a winding: the previous line is back on the spool')
 			},
-			'/api/records/{id}/restore': { post: acting('Bring a winding again that was taken back') },
+			'/api/records/{id}/restore': { post: acting('Count a winding again that was undone') },
 			'/api/care/rules': {
-				put: taking('Other rules of what falls due', CareRules, {
-					'204': { description: 'They hold from now on.' }
+				put: writing('Other rules of what falls due', SaveRules, {
+					'200': jsonOf(Version, 'They hold from now on.'),
+					...stale
 				}),
-				delete: { summary: 'The usual rules again', responses: { '204': { description: 'Done.' } } }
+				delete: {
+					summary: 'The usual rules again',
+					requestParams: {
+						header: writeId,
+						query: z.object({ version: z.number().int().optional() })
+					},
+					responses: { '204': { description: 'Done.' }, ...stale }
+				}
 			},
 			'/calendar.ics': {
 				get: {
@@ -211,7 +216,7 @@ export const openApiDocument = () =>
 					summary: 'How tightly each backing is laid, learnt from finished fills',
 					responses: { '200': jsonOf(Hands, 'With the data behind it.') }
 				},
-				put: taking('Forget what the fills taught, or take that back', ForgetHand, {
+				put: writing('Forget what the fills taught, or undo that', ForgetHand, {
 					'200': jsonOf(Hands, 'As it is then.')
 				})
 			},
@@ -235,7 +240,10 @@ export const openApiDocument = () =>
 				},
 				post: {
 					...taking('Add events to a run, each once however often it is sent', AddEvents, {
-						'200': jsonOf(z.object({ arrival: z.number().int() }), 'The newest arrival.'),
+						'200': jsonOf(
+							z.object({ arrival: z.number().int(), ended: z.boolean() }),
+							'The newest arrival, and whether the job has ended: what comes later is kept with it.'
+						),
 						...missing
 					}),
 					requestParams: { path: z.object(id) }
@@ -261,6 +269,26 @@ export const openApiDocument = () =>
 				get: {
 					summary: 'Every spool on the rack',
 					responses: { '200': jsonOf(Spools, 'As they were described.') }
+				}
+			},
+			'/api/unreadable/{table}/{id}': {
+				get: {
+					summary: 'The text of an entry that cannot be read, as it is kept',
+					requestParams: { path: tableAndId },
+					responses: { '200': { description: 'The text.', content: { 'application/json': {} } }, ...missing }
+				},
+				put: writing(
+					'Keep another text in its place, if it can be read',
+					MendText,
+					{ '204': { description: 'Kept; what was there is an earlier version.' }, ...missing },
+					tableAndId
+				),
+				delete: { ...acting('Take it off'), requestParams: { path: tableAndId, header: writeId } }
+			},
+			'/api/unreadable/{table}/{id}/former': {
+				post: {
+					...acting('Put the newest earlier version that can be read in its place'),
+					requestParams: { path: tableAndId, header: writeId }
 				}
 			},
 			'/api/spools/{id}': { delete: acting('Take a spool off the rack; it can be put back') },

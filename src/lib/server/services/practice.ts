@@ -5,6 +5,8 @@ import { DEFAULT_UNITS } from '$lib/schema/units';
 import { workOut } from '$lib/schema/workout';
 import type { Knex } from 'knex';
 import { createEmptyCard, fsrs, Rating, type Grade } from 'ts-fsrs';
+import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';
+import { done, gone, type Outcome } from '../outcome';
 import {
 	countSessions,
 	findCard,
@@ -76,19 +78,22 @@ export async function practice(db: Knex, now = new Date()): Promise<Practice> {
 	};
 }
 
-/** Counts a session with a knot, and schedules the next one. False for a knot that is not drawn. */
-export async function practised(
+/** Counts a session with a knot, once under its id, and schedules the next one. */
+export const practised = (
 	db: Knex,
 	{ id, slug, right, asked }: { id: string; slug: string; right: number; asked: number },
 	now = new Date()
-): Promise<boolean> {
-	if (!findKnot(slug)) return false;
-	await db.transaction(async (trx) => {
-		if (!(await insertSession(trx, { id, slug, at: now.toISOString(), right, asked }))) return;
+): Promise<Outcome<null>> =>
+	write(db, ROWS_HAVE_IDS, async (trx) => {
+		if (!findKnot(slug)) return gone('knot');
+		if (!(await insertSession(trx, { id, slug, at: now.toISOString(), right, asked }))) return done(null);
 		const card: StoredCard = (await findCard(trx, slug)) ?? createEmptyCard(now);
 		await putCard(trx, slug, scheduler.next(card, now, grade(right, asked)).card);
+		return done(null);
 	});
-	return true;
-}
 
-export const setSeason = (db: Knex, windsOn: string | null): Promise<void> => putSeason(db, windsOn);
+export const setSeason = (db: Knex, asked: WriteId, windsOn: string | null): Promise<Outcome<null>> =>
+	write(db, asked, async (trx) => {
+		await putSeason(trx, windsOn);
+		return done(null);
+	});

@@ -10,8 +10,9 @@ import { afterEach, beforeEach, describe, expect, expectTypeOf, it } from 'vites
 import type { z } from 'zod';
 import { openDatabase } from '../db/open';
 import { addEvents, currentRun, followRun, runEvents, startRun } from './runs';
-import { createSetup } from './setups';
 import { recordWinding } from './windings';
+import { valueOf } from '../outcome';
+import { asked, create } from '../testing';
 
 let directory: string;
 let db: Knex;
@@ -19,7 +20,7 @@ let setupId: string;
 beforeEach(async () => {
 	directory = mkdtempSync(join(tmpdir(), 'wendle-runs-'));
 	db = await openDatabase(directory);
-	setupId = (await createSetup(db, measured(), 'yd-mm')).id;
+	setupId = (await create(db, measured(), 'yd-mm')).id;
 });
 afterEach(async () => {
 	await db.destroy();
@@ -32,21 +33,19 @@ const count = async (): Promise<number> =>
 
 describe('a run that is kept', () => {
 	it('starts once under its own id, on a set-up that is there', async () => {
-		expect(await startRun(db, 'run', 'nowhere')).toBe(false);
-		expect(await startRun(db, 'run', setupId)).toBe(true);
-		expect(await startRun(db, 'run', setupId)).toBe(true);
+		expect(await startRun(db, 'run', 'nowhere')).toMatchObject({ ok: false });
+		expect(await startRun(db, 'run', setupId)).toMatchObject({ ok: true });
+		expect(await startRun(db, 'run', setupId)).toMatchObject({ ok: true });
 		expect((await currentRun(db, setupId))?.id).toBe('run');
-		const other = (await createSetup(db, measured(), 'yd-mm')).id;
-		expect(await startRun(db, 'run', other)).toBe(false);
+		const other = (await create(db, measured(), 'yd-mm')).id;
+		expect(await startRun(db, 'run', other)).toMatchObject({ ok: false });
 	});
 
 	it('ends with a record: the next job begins a run of its own', async () => {
 		await startRun(db, 'run', setupId);
 		const typed = { woundOn: '2026-04-01', turns: '700', depth: '', gap: '', note: '', who: '' };
-		await new Promise((settle) => setTimeout(settle, 5));
-		await recordWinding(db, setupId, typed, 'yd-mm');
+		await recordWinding(db, asked(), setupId, typed, 'yd-mm');
 		expect(await currentRun(db, setupId)).toBeUndefined();
-		await new Promise((settle) => setTimeout(settle, 5));
 		await startRun(db, 'next', setupId);
 		expect((await currentRun(db, setupId))?.id).toBe('next');
 	});
@@ -62,7 +61,7 @@ describe('a run that is kept', () => {
 
 	it('tells what arrived after a number, and nothing twice', async () => {
 		await startRun(db, 'run', setupId);
-		const first = (await addEvents(db, 'run', [turns('a', 10)]))!;
+		const first = valueOf(await addEvents(db, 'run', [turns('a', 10)])).arrival;
 		await addEvents(db, 'run', [turns('b', 20)]);
 		const news = (await runEvents(db, 'run', first))!;
 		expect(news.events.map(({ id }) => id)).toEqual(['b']);
@@ -85,7 +84,10 @@ describe('a run that is kept', () => {
 	});
 
 	it('knows nothing of a run that is not there', async () => {
-		expect(await addEvents(db, 'none', [turns('a', 1)])).toBeUndefined();
+		expect(await addEvents(db, 'none', [turns('a', 1)])).toMatchObject({
+			ok: false,
+			refusal: { kind: 'gone' }
+		});
 		expect(await runEvents(db, 'none', 0)).toBeUndefined();
 	});
 

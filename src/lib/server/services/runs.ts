@@ -6,13 +6,13 @@ import {
 	timedSteps,
 	type RunEvent,
 	type RunState,
-	type Step,
 	type Tempo
 } from '$lib/core';
-import { plannedSeconds } from '$lib/schema/job';
 import type { RunEvents, RunSummary } from '$lib/schema/run';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
+import { ROWS_HAVE_IDS, write, type Writing } from '../db/write';
+import { done, gone, type Outcome } from '../outcome';
 import {
 	appendEvents,
 	eventsAfter,
@@ -25,18 +25,19 @@ import {
 	WINDINGS,
 	type RunRow
 } from '../repositories/runs';
-import { lastRecordAt } from '../repositories/records';
+import { listRecords, updateSummary } from '../repositories/records';
 import { findSetup } from '../repositories/setups';
 
 /** Tells those who follow a run that something arrived: one process, so an emitter is enough. */
 const arrivals = new EventEmitter().setMaxListeners(0);
 
-/** Starts a run of a set-up under an id that the starter chose. False when there is no such set-up. */
-export async function startRun(db: Knex, id: string, setupId: string, job = 'wind'): Promise<boolean> {
-	if (!(await findSetup(db, setupId))) return false;
-	await insertRun(db, { id, setupId, job }, new Date().toISOString());
-	return (await findRun(db, id))?.setupId === setupId;
-}
+/** Starts a run of a set-up under an id that the starter chose. */
+export const startRun = (db: Knex, id: string, setupId: string, job = 'wind'): Promise<Outcome<null>> =>
+	write(db, ROWS_HAVE_IDS, async (trx, now) => {
+		if (!(await findSetup(trx, setupId))) return gone('set-up');
+		await insertRun(trx, { id, setupId, job }, now);
+		return (await findRun(trx, id))?.setupId === setupId ? done(null) : gone('set-up');
+	});
 
 /** The run of these jobs that a set-up is in: the newest, unless it has ended; a winding has with its record. */
 export async function currentRun(
@@ -45,21 +46,42 @@ export async function currentRun(
 	jobs: readonly string[] = WINDINGS
 ): Promise<RunRow | undefined> {
 	const newest = (await listRuns(db, setupId)).find(({ job }) => jobs.includes(job));
-	if (!newest || newest.endedAt !== null) return undefined;
-	const recorded = WINDINGS.includes(newest.job) ? await lastRecordAt(db, setupId) : undefined;
-	return recorded === undefined || newest.createdAt > recorded ? newest : undefined;
+	return newest?.endedAt === null ? newest : undefined;
 }
 
-/** Takes events in, each once, however often it is sent. Undefined when there is no such run. */
+/** The newest arrival of a run, and whether its job is over: what is counted then belongs to a new run. */
+export interface Arrived {
+	readonly arrival: number;
+	readonly ended: boolean;
+}
+
+/**
+ * Takes events in, each once, however often it is sent. One that comes after its job has ended, from a window that was away,
+ * is kept with it, and the record that came of it tells it as well.
+ */
 export async function addEvents(
 	db: Knex,
 	runId: string,
 	events: readonly RunEvent[]
-): Promise<number | undefined> {
-	if (!(await findRun(db, runId))) return undefined;
-	await db.transaction((trx) => appendEvents(trx, runId, events));
-	arrivals.emit(runId);
-	return lastArrival(db, runId);
+): Promise<Outcome<Arrived>> {
+	const added = await write(db, ROWS_HAVE_IDS, async (trx) => {
+		const run = await findRun(trx, runId);
+		if (!run) return gone('run');
+		await appendEvents(trx, runId, events);
+		if (run.recordId !== null) await tellAgain(trx, run, run.recordId);
+		return done({ arrival: await lastArrival(trx, runId), ended: run.endedAt !== null });
+	});
+	if (added.ok) arrivals.emit(runId);
+	return added;
+}
+
+/** A record's run with what arrived since; how it was planned and tied stays as it was. */
+async function tellAgain(trx: Writing, run: RunRow, recordId: string): Promise<void> {
+	const record = (await listRecords(trx)).find(({ id }) => id === recordId);
+	const before = record?.run;
+	if (!before) return;
+	const told = summaryOf(run, await foldedRun(trx, run.id), before);
+	if (told) await updateSummary(trx, recordId, told);
 }
 
 /** What arrived after a number. Undefined when there is no such run. */
@@ -97,7 +119,7 @@ export async function foldedRun(
 export function summaryOf(
 	{ id, job }: RunRow,
 	{ events, state }: { events: readonly RunEvent[]; state: RunState },
-	planned: { steps: readonly Step[]; hand: RunSummary['hand']; knots: string[] }
+	planned: Pick<RunSummary, 'plannedSeconds' | 'hand' | 'knots'>
 ): RunSummary | null {
 	if (events.length === 0) return null;
 	return {
@@ -105,7 +127,7 @@ export function summaryOf(
 		...(job !== 'wind' && { job }),
 		startedAt: new Date(state.log[0]?.first.at ?? events[0]!.at).toISOString(),
 		seconds: runSeconds(events),
-		plannedSeconds: plannedSeconds(planned.steps),
+		plannedSeconds: planned.plannedSeconds,
 		turns: Object.fromEntries(state.turns),
 		steps: stepTimes(events),
 		remarks: state.remarks.map(({ text, step }) => ({ text, ...(step !== undefined && { step }) })),

@@ -1,4 +1,4 @@
-import { runState } from '$lib/core';
+import { runState, type ChosenSchools } from '$lib/core';
 import type { BenchJob } from '$lib/schema/bench-job';
 import { stillOn } from '$lib/schema/kept';
 import type { WindRecord } from '$lib/schema/record';
@@ -9,11 +9,20 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { listRecords } from '../repositories/records';
 import { eventsBesideTurns, openRuns, WINDINGS } from '../repositories/runs';
+import { write, type WriteId, type Writing } from '../db/write';
+import { done, gone, stale, type Outcome } from '../outcome';
 import { insertSetup, listSetups, markDropped, updateSetup } from '../repositories/setups';
-import { findSpool, insertSpool, listSpools, markSpoolDeleted, updateSpool } from '../repositories/spools';
+import {
+	findSpool,
+	insertSpool,
+	listSpools,
+	markSpoolDeleted,
+	updateSpool,
+	type SpoolRow
+} from '../repositories/spools';
 import { benchJob } from './bench';
 import { keptNow, spoolOfKept } from './care';
-import { loadSetup, type SavedSetup } from './saved';
+import { findRows, savedOf, type SavedSetup, type SetupRows } from './saved';
 
 /** A job that is begun, and the steps of it that are done. */
 interface Begun {
@@ -36,8 +45,6 @@ export interface RackSpool {
 	/** The set-up to open when the spool is chosen. */
 	readonly setupId?: string;
 }
-
-const now = (): string => new Date().toISOString();
 
 /** What is begun at the bench. */
 async function begunJobs(db: Knex): Promise<Begun[]> {
@@ -66,7 +73,7 @@ export async function rack(db: Knex): Promise<RackSpool[]> {
 	const newestSetup = new Map(setups.map((setup) => [setup.spoolId, setup]));
 	const spoolOfSetup = new Map(setups.map(({ id, spoolId }) => [id, spoolId]));
 	return Promise.all(
-		spools.map(async ({ id, form }): Promise<RackSpool> => {
+		spools.map(async ({ id, form, version }): Promise<RackSpool> => {
 			const [wound, newest] = [newestRecord.get(id), newestSetup.get(id)];
 			const winding = begun.find(({ setupId, job }) => setupId === newest?.id && WINDINGS.includes(job));
 			const open = newest && (wound?.setupId !== newest.id || winding) ? newest : undefined;
@@ -83,7 +90,7 @@ export async function rack(db: Knex): Promise<RackSpool[]> {
 					planned: {
 						id: open.id,
 						spoolId: id,
-						version: open.version,
+						version: open.version + version,
 						form: { spool: form, fill: open.fill },
 						done: winding?.done ?? [],
 						bench: await benchJob(db, open.id, undefined)
@@ -97,79 +104,155 @@ export async function rack(db: Knex): Promise<RackSpool[]> {
 }
 
 /** Every spool on the rack, as it was described. */
-export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm }[]> =>
-	(await listSpools(db)).map(({ id, form }) => ({ id, form }));
+export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm; version: number }[]> =>
+	(await listSpools(db)).map(({ id, form, version }) => ({ id, form, version }));
 
-export const loadSpool = async (db: Knex, id: string): Promise<SpoolForm | undefined> =>
-	(await findSpool(db, id))?.form;
-
-/** Saves a new set-up, with its spool unless it is for one that is there already. */
-export async function createSetup(
+export const loadSpool = async (
 	db: Knex,
-	form: SetupForm,
-	units: UnitSystem,
-	spoolId?: string
-): Promise<{ id: string; spoolId: string; version: number }> {
-	const settled = settleSetup(form, units);
-	const id = randomUUID();
-	return db.transaction(async (trx) => {
-		const known = spoolId === undefined ? undefined : await findSpool(trx, spoolId);
-		const onSpool = known?.id ?? randomUUID();
-		if (known) await updateSpool(trx, onSpool, settled.spool);
-		else await insertSpool(trx, onSpool, settled.spool, now());
-		await insertSetup(trx, { id, spoolId: onSpool, fill: settled.fill }, now());
-		return { id, spoolId: onSpool, version: 1 };
-	});
+	id: string
+): Promise<{ form: SpoolForm; version: number } | undefined> => {
+	const spool = await findSpool(db, id);
+	return spool && { form: spool.form, version: spool.version };
+};
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/** What a set-up that was saved is told by. */
+export interface Saved {
+	readonly id: string;
+	readonly spoolId: string;
+	readonly version: number;
 }
 
-export type Saved =
-	{ kind: 'saved'; version: number } | { kind: 'gone' } | { kind: 'stale'; current: SavedSetup };
+/** A spool that a new set-up is for: its id, and the version of it that was seen where its form was changed. */
+export interface ForSpool {
+	readonly spoolId: string;
+	readonly spoolVersion?: number | undefined;
+}
+
+/**
+ * Saves a new set-up, with its spool unless it is for one that is there already. That one's own measures stay as they are,
+ * unless they were changed by somebody who had seen its newest version: `stale` brings the spool as it is.
+ */
+export const createSetup = (
+	db: Knex,
+	asked: WriteId,
+	form: SetupForm,
+	units: UnitSystem,
+	of?: ForSpool
+): Promise<Outcome<Saved>> =>
+	write(db, asked, async (trx, now) => {
+		const settled = settleSetup(form, units);
+		const id = randomUUID();
+		if (!of) {
+			const spoolId = randomUUID();
+			await insertSpool(trx, spoolId, settled.spool, now);
+			await insertSetup(trx, { id, spoolId, fill: settled.fill }, now);
+			return done({ id, spoolId, version: 1 });
+		}
+		const spool = await findSpool(trx, of.spoolId);
+		if (!spool) return gone('spool');
+		const changed = !same(spool.form, settled.spool);
+		if (changed && of.spoolVersion !== spool.version)
+			return stale({ spoolId: spool.id, spool: spool.form, spoolVersion: spool.version });
+		if (changed) await updateSpool(trx, spool, settled.spool, now);
+		return done(
+			await planOn(trx, changed ? { ...spool, version: spool.version + 1 } : spool, settled.fill, now)
+		);
+	});
+
+/** A new set-up for a spool that is there, whose own measures stay as they are. */
+export async function planOn(
+	trx: Writing,
+	spool: Pick<SpoolRow, 'id' | 'version'>,
+	fill: FillForm,
+	now: string
+): Promise<Saved> {
+	const id = randomUUID();
+	await insertSetup(trx, { id, spoolId: spool.id, fill }, now);
+	return { id, spoolId: spool.id, version: 1 + spool.version };
+}
 
 /** Saves over the version that was seen; `stale` brings what another window saved meanwhile. */
-export async function saveSetup(
+export const saveSetup = (
 	db: Knex,
+	asked: WriteId,
 	id: string,
 	form: SetupForm,
 	version: number,
 	units: UnitSystem
-): Promise<Saved> {
-	const settled = settleSetup(form, units);
-	return db.transaction(async (trx): Promise<Saved> => {
-		const current = await loadSetup(trx, id);
-		if (!current) return { kind: 'gone' };
-		if (!(await updateSetup(trx, { id, fill: settled.fill, version }, now())))
-			return { kind: 'stale', current };
-		await updateSpool(trx, current.spoolId, settled.spool);
-		return { kind: 'saved', version: version + 1 };
+): Promise<Outcome<{ version: number }>> =>
+	write(db, asked, async (trx, now) => {
+		const rows = await findRows(trx, id);
+		if (!rows) return gone('set-up');
+		const current = savedOf(rows);
+		if (current.version !== version) return stale(current);
+		return done(await saveOver(trx, rows, settleSetup(form, units), now));
 	});
+
+/** Writes what changed of a set-up, the spool only where it did; gives the version that makes. */
+async function saveOver(
+	trx: Writing,
+	rows: SetupRows,
+	{ spool, fill }: SetupForm,
+	now: string
+): Promise<{ version: number }> {
+	let { version } = savedOf(rows);
+	if (!same(rows.setup.fill, fill)) {
+		await updateSetup(trx, rows.setup, fill, now);
+		version++;
+	}
+	if (!same(rows.spool.form, spool)) {
+		await updateSpool(trx, rows.spool, spool, now);
+		version++;
+	}
+	return { version };
 }
 
-/** Changes how a set-up is wound and tied, whatever version it has. False when there is no such set-up. */
-export async function saveWays(db: Knex, id: string, ways: SaveWays, units: UnitSystem): Promise<boolean> {
-	return db.transaction(async (trx) => {
-		const current = await loadSetup(trx, id);
-		if (!current) return false;
+/**
+ * Changes how a set-up is wound and tied; what is not named stays as it is. With a version, only over that one. What is
+ * changed of the techniques is named one by one, so that nobody else's choice goes with it.
+ */
+export const saveWays = (
+	db: Knex,
+	asked: WriteId,
+	id: string,
+	{ version, ...ways }: SaveWays,
+	units: UnitSystem
+): Promise<Outcome<{ version: number }>> =>
+	write(db, asked, async (trx, now) => {
+		const rows = await findRows(trx, id);
+		if (!rows) return gone('set-up');
+		const current = savedOf(rows);
+		if (version !== undefined && current.version !== version) return stale(current);
 		const { fill, spool } = current.form;
 		const changed: FillForm = {
 			...fill,
-			schools: ways.schools ?? fill.schools,
+			schools: chosen({ ...fill.schools, ...ways.schools }),
 			arborTurns: ways.arborTurns ?? fill.arborTurns,
 			gap: ways.gap ?? fill.gap,
 			stack: fill.stack.map((part) => ({ ...part, joint: ways.joints?.[part.id] ?? part.joint }))
 		};
-		const settled = settleSetup({ spool, fill: changed }, units);
-		return updateSetup(trx, { id, fill: settled.fill, version: current.version }, now());
+		return done(await saveOver(trx, rows, settleSetup({ spool, fill: changed }, units), now));
 	});
-}
 
-/** Takes a spool off the rack. False when it is not there. */
-export const removeSpool = (db: Knex, id: string): Promise<boolean> => markSpoolDeleted(db, id, now());
+/** The techniques that are chosen: what was set back to the person's own is not. */
+const chosen = (schools: object): ChosenSchools =>
+	Object.fromEntries(Object.entries(schools).filter(([, way]) => way !== null)) as ChosenSchools;
+
+/** Takes a spool off the rack. */
+export const removeSpool = (db: Knex, asked: WriteId, id: string): Promise<Outcome<null>> =>
+	write(db, asked, async (trx, now) => ((await markSpoolDeleted(trx, id, now)) ? done(null) : gone('spool')));
 
 /** Puts it back. */
-export const restoreSpool = (db: Knex, id: string): Promise<boolean> => markSpoolDeleted(db, id, null);
+export const restoreSpool = (db: Knex, asked: WriteId, id: string): Promise<Outcome<null>> =>
+	write(db, asked, async (trx) => ((await markSpoolDeleted(trx, id, null)) ? done(null) : gone('spool')));
 
-/** Drops a plan that nobody wound, or takes it up again. False when there is none, or when it was wound. */
-export async function dropSetup(db: Knex, id: string, dropped: boolean): Promise<boolean> {
-	if ((await listRecords(db)).some(({ setupId }) => setupId === id)) return false;
-	return markDropped(db, id, dropped ? now() : null);
-}
+/** Drops a plan that nobody wound, or takes it up again. */
+export const dropSetup = (db: Knex, asked: WriteId, id: string, dropped: boolean): Promise<Outcome<null>> =>
+	write(db, asked, async (trx, now) => {
+		const wound = (await listRecords(trx)).some(({ setupId }) => setupId === id);
+		return !wound && (await markDropped(trx, id, dropped ? now : null))
+			? done(null)
+			: gone(dropped ? 'plan that was not wound' : 'plan');
+	});

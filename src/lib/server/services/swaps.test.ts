@@ -13,9 +13,11 @@ import { addCareEvents, care, carePage, history } from './care';
 import { hands } from './hands';
 import { addEvents, currentRun, runBegun, startRun } from './runs';
 import { loadSetup } from './saved';
-import { createSetup, dropSetup, rack, removeSpool, saveSetup } from './setups';
+import { dropSetup, rack, removeSpool, saveSetup } from './setups';
 import { planSwap, swapChoice } from './swaps';
 import { recordWinding, takeBackWinding } from './windings';
+import { valueOf } from '../outcome';
+import { asked, create } from '../testing';
 
 let directory: string;
 let db: Knex;
@@ -32,14 +34,14 @@ const FORM = { turns: '', depth: '', gap: '', note: '', who: '' };
 const TODAY = '2026-07-01';
 async function wound(name: string, form = measured()): Promise<{ id: string; spoolId: string }> {
 	form.spool.name = name;
-	const made = await createSetup(db, form, 'yd-mm');
+	const made = await create(db, form, 'yd-mm');
 	await record(made.id, '2026-04-01', { turns: '320', depth: '9 mm' });
 	return made;
 }
 async function record(setupId: string, woundOn: string, more: Partial<typeof FORM> = {}): Promise<string> {
-	const recorded = await recordWinding(db, setupId, { ...FORM, woundOn, ...more }, 'yd-mm');
-	if (recorded.kind !== 'recorded') throw new Error(recorded.kind);
-	return recorded.id;
+	const recorded = await recordWinding(db, asked(), setupId, { ...FORM, woundOn, ...more }, 'yd-mm');
+	if (!recorded.ok) throw new Error(recorded.refusal.kind);
+	return recorded.value.id;
 }
 const sinker = {
 	role: 'line' as const,
@@ -47,11 +49,12 @@ const sinker = {
 	length: '',
 	note: 'sinker'
 };
-async function plan(spoolId: string, on: Parameters<typeof planSwap>[1]['on'], keep = 1): Promise<string> {
-	const planned = await planSwap(db, { spoolId, keep, on }, 'yd-mm');
-	if (planned.kind !== 'planned') throw new Error(planned.kind);
-	return planned.setupId;
+async function plan(spoolId: string, on: Parameters<typeof planSwap>[2]['on'], keep = 1): Promise<string> {
+	const planned = await planSwap(db, asked(), { spoolId, keep, on }, 'yd-mm');
+	if (!planned.ok) throw new Error(planned.refusal.kind);
+	return planned.value.setupId;
 }
+const GONE = { ok: false, refusal: { kind: 'gone' } };
 const where = async (): Promise<Record<string, string>> =>
 	Object.fromEntries((await care(db, TODAY)).entries.map((one) => [one.kept.id, one.where]));
 
@@ -97,12 +100,12 @@ describe('two lines swapped, and both found', () => {
 		const before = await where();
 		const swap = await record(await plan(spoolId, [sinker]), '2026-06-01');
 		const after = await where();
-		expect(await takeBackWinding(db, swap, true)).toBe(true);
+		expect(await takeBackWinding(db, asked(), swap, true)).toMatchObject({ ok: true });
 		expect(await where()).toEqual(before);
 		expect((await rack(db))[0]!.wound!.setupId).toBe(id);
-		await takeBackWinding(db, swap, false);
+		await takeBackWinding(db, asked(), swap, false);
 		expect(await where()).toEqual(after);
-		expect(await takeBackWinding(db, 'nothing', true)).toBe(false);
+		expect(await takeBackWinding(db, asked(), 'nothing', true)).toMatchObject({ ok: false });
 	});
 	it('from reel to reel; what lies under something cannot be taken', async () => {
 		const one = await wound('Tarn');
@@ -146,24 +149,24 @@ describe('two lines swapped, and both found', () => {
 		const { id, spoolId } = await wound('Tarn');
 		const setupId = await plan(spoolId, [sinker]);
 		expect(await plan(spoolId, [{ ...sinker, note: 'other' }])).toBe(setupId);
-		expect(await dropSetup(db, setupId, true)).toBe(true);
+		expect(await dropSetup(db, asked(), setupId, true)).toMatchObject({ ok: true });
 		expect((await rack(db))[0]!.planned).toBeUndefined();
-		expect(await dropSetup(db, setupId, false)).toBe(true);
+		expect(await dropSetup(db, asked(), setupId, false)).toMatchObject({ ok: true });
 		expect((await rack(db))[0]!.planned?.id).toBe(setupId);
-		expect(await dropSetup(db, id, true)).toBe(false);
+		expect(await dropSetup(db, asked(), id, true)).toMatchObject({ ok: false });
 	});
 	it('refuses what is not there, and what does not fit', async () => {
 		const { spoolId } = await wound('Tarn', measured('66 mm', '40 mm', '16 mm'));
-		const ask = (on: Parameters<typeof planSwap>[1]['on'], to = spoolId, keep = 1) =>
-			planSwap(db, { spoolId: to, keep, on }, 'yd-mm');
-		expect((await ask([{ kept: 'nobody:line' }])).kind).toBe('gone');
-		expect((await ask([sinker], 'no spool')).kind).toBe('gone');
+		const ask = (on: Parameters<typeof planSwap>[2]['on'], to = spoolId, keep = 1) =>
+			planSwap(db, asked(), { spoolId: to, keep, on }, 'yd-mm');
+		expect(await ask([{ kept: 'nobody:line' }])).toMatchObject(GONE);
+		expect(await ask([sinker], 'no spool')).toMatchObject(GONE);
 		const salmon = {
 			...sinker,
 			made: { way: 'class', class: { taper: 'WF', number: 12, density: 'F' } }
 		} as const;
-		expect((await ask([salmon])).kind).toBe('bad');
-		expect((await ask([sinker], spoolId, 9)).kind).toBe('bad');
+		expect(await ask([salmon])).toMatchObject({ ok: false, refusal: { kind: 'bad' } });
+		expect(await ask([sinker], spoolId, 9)).toMatchObject({ ok: false, refusal: { kind: 'bad' } });
 	});
 });
 
@@ -182,7 +185,7 @@ describe('jobs that wind nothing new', () => {
 		expect((await rack(db))[0]!.other).toMatchObject({ job: 'off.1', done: ['off:line'] });
 		expect((await runBegun(db, id, 'off.1'))!.done).toEqual(['off:line']);
 		expect(await runBegun(db, id)).toBeUndefined();
-		expect(await endJob(db, 'run-off', '2026-06-01', false)).toHaveLength(2);
+		expect(valueOf(await endJob(db, 'run-off', '2026-06-01', false))).toHaveLength(2);
 		expect(await where()).toMatchObject({ [`${id}:line`]: 'on a coil: drawer', [`${id}:backing`]: 'Tarn' });
 		const backing = (await care(db, TODAY)).entries.find(({ kept }) => kept.kind === 'backing')!;
 		expect(backing.dues.find(({ job }) => job === 'tug-test')).toMatchObject({ because: 'line-change' });
@@ -212,7 +215,7 @@ describe('jobs that wind nothing new', () => {
 		expect(await benchJob(db, id, undefined)).toEqual({ kind: 'wind' });
 		const { fill } = (await loadSetup(db, id))!.form;
 		const without = { ...form, fill: { ...fill, stack: fill.stack.slice(0, 3) } };
-		await saveSetup(db, id, without, 1, 'yd-mm');
+		await saveSetup(db, asked(), id, without, 1, 'yd-mm');
 		const job = await benchJob(db, id, undefined);
 		expect(job).toMatchObject({ kind: 'off', keep: 3, off: [{ id: 'tip', role: 'tip' }] });
 		await startRun(db, 'run-off', id, jobText(job));
@@ -238,13 +241,14 @@ describe('jobs that wind nothing new', () => {
 		const job = 'untwist.line.40000';
 		await startRun(db, 'run-twist', id, job);
 		await addEvents(db, 'run-twist', [{ id: 'l', at: 1, kind: 'loop-test', bightMm: 2000, spins: 0.5 }]);
-		expect(await endJob(db, 'run-twist', '2026-06-01', false)).toHaveLength(2);
+		const ended = valueOf(await endJob(db, 'run-twist', '2026-06-01', false));
+		expect(ended).toHaveLength(2);
 		const told = (await history(db, `${id}:line`))!.events.map(({ event }) => event.kind);
 		expect(told).toEqual(expect.arrayContaining(['let-out', 'loop-test']));
 		// Ended once, it says nothing twice.
-		expect(await endJob(db, 'run-twist', '2026-06-01', false)).toEqual([]);
+		expect(valueOf(await endJob(db, 'run-twist', '2026-06-01', false))).toEqual(ended);
 		expect((await history(db, `${id}:line`))!.events).toHaveLength(told.length);
-		expect(await endJob(db, 'no run', '2026-06-01', false)).toBeUndefined();
+		expect(await endJob(db, 'no run', '2026-06-01', false)).toMatchObject(GONE);
 	});
 	it('left as it was, nothing is written down', async () => {
 		const { id } = await wound('Tarn');
@@ -279,21 +283,15 @@ describe('the care page', () => {
 		const out = async () => (await carePage(db, TODAY, filter(''))).spools;
 		expect((await out()).map(({ name }) => name)).toEqual(['Beck', 'Tarn']);
 		expect((await out())[1]!.things.toSorted()).toEqual([`${id}:backing`, `${id}:line`]);
-		await removeSpool(db, beck);
+		await removeSpool(db, asked(), beck);
 		expect((await out()).map((spool) => spool.id)).toEqual([spoolId]);
 		// What lies on it is not forgotten.
 		expect((await carePage(db, TODAY, filter('q=off the rack'))).matching).toBe(2);
 	});
 	it('writes histories small, and reads them back', async () => {
 		const { id } = await wound('Tarn');
-		const event = {
-			id: 'event-0001',
-			day: '2026-05-01',
-			at: 1e12,
-			kind: 'fished',
-			days: 3,
-			water: 'salt'
-		} as const;
+		const fished = { kind: 'fished', days: 3, water: 'salt' } as const;
+		const event = { id: 'event-0001', day: '2026-05-01', at: 1e12, ...fished };
 		await addCareEvents(db, [{ keptId: `${id}:line`, event }]);
 		const { rows } = await carePage(db, TODAY, filter('kind=line'));
 		expect(momentsOf(rows[0]!.history)).toMatchObject([

@@ -1,7 +1,10 @@
-/** Where saving stands. `held` means something newer is saved elsewhere and waits for a decision. */
-export type SaveState = 'untouched' | 'waiting' | 'saving' | 'saved' | 'failed' | 'held';
+/**
+ * Where saving stands. `held` means something newer is saved elsewhere and waits for a decision; `refused` that the server does
+ * not take what is there as it is.
+ */
+export type SaveState = 'untouched' | 'waiting' | 'saving' | 'saved' | 'failed' | 'refused' | 'held';
 
-export type SaveOutcome = 'saved' | 'failed' | 'held';
+export type SaveOutcome = 'saved' | 'failed' | 'refused' | 'held';
 
 /** Pause in typing after which a change is saved, ms. */
 const PAUSE_MS = 450;
@@ -9,8 +12,9 @@ const PAUSE_MS = 450;
 const RETRY_MS = 3000;
 
 /**
- * Saves the newest state after a pause, one request at a time, and again until it has gone through.
- * `save` is called with nothing and takes the state as it then is.
+ * Saves the newest state after a pause, one request at a time, and again until it has gone through. What was refused is
+ * not sent again before it was changed.
+ * `save` is called with nothing and takes the state as it then is; what it throws counts as a failure.
  */
 export class Autosave {
 	state = $state<SaveState>('untouched');
@@ -25,8 +29,8 @@ export class Autosave {
 
 	/** Something changed. */
 	touch(): void {
-		if (this.state === 'held') return;
 		this.#again = true;
+		if (this.state === 'held') return;
 		if (this.state !== 'saving') this.state = 'waiting';
 		this.#schedule(PAUSE_MS);
 	}
@@ -43,12 +47,13 @@ export class Autosave {
 
 	/** Something is not saved yet. */
 	get pending(): boolean {
-		return this.#again || this.#running !== undefined;
+		return this.#again || this.#running !== undefined || this.state === 'refused' || this.state === 'held';
 	}
 
 	/** Goes on after the person decided what to do with the other version. */
 	release(): void {
-		this.state = 'saved';
+		this.state = this.#again ? 'waiting' : 'saved';
+		if (this.#again) this.#schedule(0);
 	}
 
 	stop(): void {
@@ -63,10 +68,10 @@ export class Autosave {
 	async #run(): Promise<void> {
 		this.#again = false;
 		this.state = 'saving';
-		const outcome = await this.#save();
+		const outcome = await this.#save().catch((): SaveOutcome => 'failed');
 		this.#running = undefined;
 		if (outcome === 'failed') this.#again = true;
-		this.state = outcome === 'saved' && this.#again ? 'waiting' : outcome;
+		this.state = (outcome === 'saved' || outcome === 'refused') && this.#again ? 'waiting' : outcome;
 		if (this.#again && outcome !== 'held') this.#schedule(outcome === 'failed' ? RETRY_MS : PAUSE_MS);
 	}
 }

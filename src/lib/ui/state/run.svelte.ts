@@ -2,11 +2,19 @@ import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
 import type { RunEvents } from '$lib/schema/run';
 import { v4 as uuid } from 'uuid';
 import { without } from './events';
-import { send } from './api';
+import { send, type Reply } from './api';
 import { RunLog } from './run-log';
 import { listen } from './stream';
 
 export type Added = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never;
+
+/** What a server that does not take it says: that it does not answer is said otherwise. */
+const whatIsWrong = (reply: Reply<unknown>): string | undefined =>
+	reply.kind === 'unreachable'
+		? reply.message
+		: reply.kind === 'refused'
+			? reply.issues[0]?.message
+			: undefined;
 
 /** Events of one request, and how long to wait before trying a server that is away again, ms. */
 const PORTION = 400;
@@ -23,6 +31,14 @@ export class Run {
 	loaded = $state(false);
 	/** Whether the server has everything. */
 	sync = $state<'idle' | 'waiting' | 'saved' | 'away'>('idle');
+	/** How many entries the server had when it had everything: one save is told from the next. */
+	entries = $state(0);
+	/** Something that the server does not have is in this page only: the browser would not keep it. */
+	onlyHere = $state(false);
+	/** What the server says is wrong with itself. */
+	trouble = $state<string>();
+	/** Another window has ended the job: what is counted from then on goes with it, and begins nothing new. */
+	over = $state(false);
 	readonly #log = new RunLog();
 	readonly #setupId: string;
 	readonly #job: string;
@@ -112,6 +128,7 @@ export class Run {
 	/** Adds events: on the screen at once, in the browser's log next, on the server when it can be. */
 	async add(...added: Added[]): Promise<void> {
 		const at = Date.now();
+		if (added.length > 0 && this.sync !== 'away') this.sync = 'waiting';
 		await this.ready;
 		if (!this.#id) {
 			this.#id = uuid();
@@ -121,6 +138,7 @@ export class Run {
 		this.#merge(events);
 		this.#unsent.push(...events);
 		await this.#log.put(this.#id, events, false);
+		this.onlyHere = this.#log.onlyHere;
 		this.#push();
 	}
 
@@ -133,6 +151,7 @@ export class Run {
 	async addPhoto(jpeg: Blob, step: string): Promise<void> {
 		const id = uuid();
 		await this.#log.putPhoto({ id, jpeg, sent: 0 });
+		this.onlyHere = this.#log.onlyHere;
 		this.#photosUnsent = true;
 		await this.add({ kind: 'photo', photo: id, step });
 	}
@@ -149,29 +168,42 @@ export class Run {
 		void this.#send();
 	}
 
-	/** One portion after another, one at a time, until the server has all; a server that is away is tried again. */
+	/** Everything that is not sent, one send at a time; a server that is away, or a send that fell over, is tried again. */
 	async #send(): Promise<void> {
-		const run = this.#id;
 		if (this.#sending) return;
 		this.#sending = true;
-		let reached = await this.#sendPhotos();
-		while (run && reached && this.#unsent.length > 0) {
-			const portion = this.#unsent.slice(0, PORTION);
-			reached = await this.#deliver(run, portion);
-			if (!reached) break;
-			this.#unsent = without(this.#unsent, portion);
-			await this.#log.put(run, portion, true);
+		let reached = false;
+		try {
+			reached = await this.#sendAll();
+		} catch {
+			// Whatever it was, what is not sent is still here.
+		} finally {
+			this.#sending = false;
+			this.onlyHere = this.#log.onlyHere;
 		}
-		this.#sending = false;
 		if (reached) {
 			this.#attempts = 0;
 			this.sync = 'saved';
+			this.entries = this.#events.length;
 			this.#follow();
 			return;
 		}
 		this.sync = 'away';
 		const wait = RETRY_MS[Math.min(this.#attempts++, RETRY_MS.length - 1)]!;
 		this.#timer = setTimeout(() => void this.#send(), wait);
+	}
+
+	/** One portion after another. False when the server does not have all of it. */
+	async #sendAll(): Promise<boolean> {
+		if (!(await this.#sendPhotos())) return false;
+		const run = this.#id;
+		while (run && this.#unsent.length > 0) {
+			const portion = this.#unsent.slice(0, PORTION);
+			if (!(await this.#deliver(run, portion))) return false;
+			this.#unsent = without(this.#unsent, portion);
+			await this.#log.put(run, portion, true);
+		}
+		return true;
 	}
 
 	async #sendPhotos(): Promise<boolean> {
@@ -190,8 +222,14 @@ export class Run {
 
 	async #deliver(run: string, events: readonly RunEvent[]): Promise<boolean> {
 		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId, job: this.#job });
-		if (started.kind !== 'ok') return false;
-		return (await send('POST', `/api/runs/${run}/events`, { events })).kind === 'ok';
+		const reply =
+			started.kind === 'ok'
+				? await send<{ ended: boolean }>('POST', `/api/runs/${run}/events`, { events })
+				: started;
+		this.trouble = whatIsWrong(reply);
+		if (reply.kind !== 'ok') return false;
+		this.over = (reply.value as { ended: boolean }).ended;
+		return true;
 	}
 
 	/** The run's id; none before anything happened in it. */

@@ -1,15 +1,14 @@
 import { AddCareEvents, asCareEvent } from '$lib/schema/care';
-import { notFound, readBody } from '$lib/server/http';
+import { writing } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
-import { json } from '@sveltejs/kit';
-import type { RequestHandler } from './$types';
+import { json, type RequestHandler } from '@sveltejs/kit';
 
 export const GET: RequestHandler = async ({ locals }) => json(await care(locals.today));
 
-/** Writes down what was done. */
-export const POST: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, AddCareEvents);
-	if (!body.ok) return body.response;
-	const events = body.value.events.map(({ keptId, event }) => ({ keptId, event: asCareEvent(event) }));
-	return (await addCareEvents(events)) ? new Response(null, { status: 204 }) : notFound('line or backing');
-};
+/** Writes down what was done; every event has an id of its own. */
+export const POST = writing(
+	AddCareEvents,
+	(_asked, { events }) =>
+		addCareEvents(events.map(({ keptId, event }) => ({ keptId, event: asCareEvent(event) }))),
+	204
+);

@@ -1,22 +1,19 @@
 import { Practised, Season } from '$lib/schema/practice';
-import { notFound, readBody } from '$lib/server/http';
+import { writing } from '$lib/server/http';
+import { done } from '$lib/server/outcome';
 import { practice, practised, setSeason } from '$lib/server/services';
-import { json } from '@sveltejs/kit';
-import type { RequestHandler } from './$types';
+import { json, type RequestHandler } from '@sveltejs/kit';
 
 export const GET: RequestHandler = async () => json(await practice());
 
-/** Counts a session. */
-export const POST: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, Practised);
-	if (!body.ok) return body.response;
-	return (await practised(body.value)) ? json(await practice()) : notFound('knot');
-};
+/** Counts a session, once under its own id. */
+export const POST = writing(Practised, async (_asked, session) => {
+	const counted = await practised(session);
+	return counted.ok ? done(await practice()) : counted;
+});
 
 /** Says when spools are next wound. */
-export const PUT: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, Season);
-	if (!body.ok) return body.response;
-	await setSeason(body.value.windsOn);
-	return json(await practice());
-};
+export const PUT = writing(Season, async (asked, { windsOn }) => {
+	const said = await setSeason(asked, windsOn);
+	return said.ok ? done(await practice()) : said;
+});

@@ -11,12 +11,13 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		const asked = spoolId ?? likeId;
 		const spool = asked === null ? undefined : await loadSpool(asked);
 		if (asked !== null && !spool) error(404, 'That spool is no longer on the rack.');
-		const form = newSetup(spool);
-		if (spool && spoolId === null) form.spool = { ...spool, name: `${spool.name}, spare`.slice(0, 80) };
+		const form = newSetup(spool?.form);
+		if (spool && spoolId === null)
+			form.spool = { ...spool.form, name: `${spool.form.name}, spare`.slice(0, 80) };
 		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
 		const { gap } = locals.schools;
 		if (gap) form.fill.gap = `${gapOfSchool(gap)} mm`;
-		return { form, ...(spoolId !== null && { spoolId }) };
+		return { form, ...(spool && spoolId !== null && { of: { spoolId, spoolVersion: spool.version } }) };
 	}
 	const saved = await loadSetup(params.id);
 	if (!saved) error(404, 'There is no such set-up (any more).');

@@ -7,6 +7,6 @@
 
 <svelte:head><title>{title} · Fit · Wendle</title></svelte:head>
 
-{#key data.saved?.id ?? data.spoolId ?? 'new'}
-	<FitEditor form={data.form} saved={data.saved} spoolId={data.spoolId} />
+{#key data.saved?.id ?? data.of?.spoolId ?? 'new'}
+	<FitEditor form={data.form} saved={data.saved} of={data.of} />
 {/key}

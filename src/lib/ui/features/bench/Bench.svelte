@@ -32,6 +32,7 @@
 	import Notes from './Notes.svelte';
 	import RecordCard from './RecordCard.svelte';
 	import StepCard from './StepCard.svelte';
+	import SyncNote from './SyncNote.svelte';
 	import StepList from './StepList.svelte';
 	import ToolList from './ToolList.svelte';
 	import Trouble from './Trouble.svelte';
@@ -180,8 +181,6 @@
 		off: 'A line off, to be kept',
 		untwist: 'Getting twist out'
 	} as const;
-	const SYNC = { idle: '', waiting: 'Saving…', saved: 'Saved', away: 'Not saved yet, trying again' };
-	const sync = $derived(run?.sync ?? 'idle');
 	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
 	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
 	const topDepthMm = $derived(run?.state.depths.get(topPart)?.depthMm);
@@ -195,6 +194,7 @@
 		: 'lg:grid-cols-[280px_minmax(0,1fr)]'}"
 	data-ready={ready || undefined}
 	data-whole={hands.whole || undefined}
+	data-counter-shows={link?.total}
 	onclick={release}
 >
 	<div
@@ -209,7 +209,7 @@
 			<span data-time-left
 				>{bench.secondsLeft > 0 ? `about ${showDuration(bench.secondsLeft)} left` : 'all steps done'}</span
 			>
-			<span role="status" class={sync === 'away' ? 'text-warn' : ''} data-state={sync}>{SYNC[sync]}</span>
+			{#if run}<SyncNote {run} />{/if}
 		</p>
 		{#if doing.kind !== 'wind'}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
 				{DOING[doing.kind]}

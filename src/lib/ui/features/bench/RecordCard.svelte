@@ -7,7 +7,8 @@
 	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
-	import { type Reply, send, troubleOf } from '../../state/api';
+	import { type Reply, troubleOf, usedAnswer, Write } from '../../state/api';
+	import { notify } from '../../state/notices.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
@@ -27,6 +28,8 @@
 	}
 	let { setupId, job, doing, plan, elsewhere, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
+	// One winding is written down here, however often it is tried.
+	const write = new Write({ once: true });
 	const hands = useHandsBusy();
 	const unit = $derived(smallUnit(preferences.units));
 
@@ -77,12 +80,20 @@
 		busy = true;
 		hands.set('who', form.who);
 		const reply: Reply<{ id: string }> = (await before())
-			? await send('POST', `/api/setups/${setupId}/records`, {
+			? await write.send('POST', `/api/setups/${setupId}/records`, {
 					...$state.snapshot(form),
 					travelled: $state.snapshot(travels).filter((travel) => travel !== undefined)
 				})
 			: { kind: 'unreachable' };
 		busy = false;
+		// An earlier try had reached the server, with what was typed then.
+		const earlier = usedAnswer<{ id: string }>(reply);
+		if (earlier) {
+			void notify(
+				'An earlier try had reached the server, with what you had typed then. To change it, open the past windings of this set-up, undo it and write it down again.'
+			);
+			return onrecorded(earlier.id);
+		}
 		issues = reply.kind === 'refused' ? reply.issues : [];
 		// What is wrong with a field is said beside it.
 		const beside = issues.some(({ path }) => String(path[0]) in form);

@@ -14,7 +14,7 @@
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import type { SaveWays } from '$lib/schema/setup';
 	import Segmented from '../../primitives/Segmented.svelte';
-	import { send } from '../../state/api';
+	import { troubleOf, Write } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** Where people differ: each way with what it buys, for this set-up or for every one of this person's. */
@@ -30,21 +30,20 @@
 
 	let scope = $state<'setup' | 'person'>('setup');
 	let trouble = $state<string>();
+	const write = new Write();
 
 	async function save(ways: SaveWays): Promise<void> {
-		const reply = await send('PUT', `/api/setups/${setupId}/ways`, ways);
-		trouble =
-			reply.kind === 'ok' ? undefined : 'Not saved: the server does not answer. Try again in a moment.';
+		const reply = await write.send('PUT', `/api/setups/${setupId}/ways`, ways);
+		trouble = troubleOf(reply, 'Your choice was not saved');
 		if (reply.kind === 'ok') await onchanged();
 	}
 	/** A gap is a number of the set-up; everything else is a way. */
 	async function choose<K extends SchoolKey>(key: K, way: Schools[K]): Promise<void> {
 		if (scope === 'person') {
 			preferences.schools = { ...preferences.schools, [key]: way };
-			const { [key]: _mine, ...others } = own;
-			if (key !== 'gap') await save({ schools: others });
+			if (key !== 'gap' && own[key] !== undefined) await save({ schools: { [key]: null } });
 		} else if (key === 'gap') await save({ gap: `${gapOfSchool(way as Schools['gap'])} mm` });
-		else await save({ schools: { ...own, [key]: way } });
+		else await save({ schools: { [key]: way } });
 	}
 	const chosen = (key: SchoolKey): string | undefined =>
 		key !== 'gap'

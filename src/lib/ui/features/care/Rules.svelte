@@ -5,12 +5,20 @@
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send, troubleOf } from '../../state/api';
+	import { type Reply, troubleOf, Write } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
+	import { mergedRules, staleRules } from './merged-rules';
 
 	/** What falls due when: anyone's to edit. An empty field does not count. */
-	let { rules, usual }: { rules: readonly CareRule[]; usual: boolean } = $props();
+	interface Props {
+		rules: readonly CareRule[];
+		usual: boolean;
+		/** The version that is shown: changes are saved over that one. */
+		version: number;
+	}
+	let { rules, usual, version }: Props = $props();
 
+	const write = new Write();
 	const JOB_OPTIONS = (Object.keys(JOB_NAMES) as CareJob[]).map((value) => ({
 		value,
 		label: JOB_NAMES[value]
@@ -31,14 +39,30 @@
 	] as const;
 	type Field = (typeof FIELDS)[number]['key'];
 
+	/** Rules, or none for the usual ones; `over` is the version that was seen. */
+	const put = (changed: readonly CareRule[] | undefined, over: number): Promise<Reply<unknown>> =>
+		changed
+			? write.send('PUT', '/api/care/rules', { rules: changed, version: over })
+			: write.send('DELETE', `/api/care/rules?version=${over}`);
+
 	async function save(
-		method: 'PUT' | 'DELETE',
-		body?: unknown,
+		changed: readonly CareRule[] | undefined,
 		said = 'The rules are changed.'
 	): Promise<void> {
-		// What they were, to be brought back.
+		// What they were, to be restored.
 		const [before, wereUsual] = [rules, usual];
-		const reply = await send(method, '/api/care/rules', body);
+		let reply = await put(changed, version);
+		const theirs = staleRules(reply);
+		if (theirs && changed) {
+			const merged = mergedRules(before, changed, theirs.rules);
+			if (merged.clash !== undefined) {
+				await invalidateAll();
+				return notify(`Another window changed the rules as well. ${merged.clash}`, {
+					action: { label: "Use this window's", onClick: () => void save(merged.rules, said) }
+				});
+			}
+			reply = await put(merged.rules, theirs.version);
+		}
 		// What was refused is shown as it was before.
 		await invalidateAll();
 		const trouble = troubleOf(reply, 'The rules are as they were');
@@ -47,10 +71,7 @@
 			await notify(said, {
 				action: {
 					label: 'Undo',
-					onClick: () =>
-						void (wereUsual
-							? save('DELETE', undefined, 'The rules are as they were.')
-							: save('PUT', { rules: before }, 'The rules are as they were.'))
+					onClick: () => void save(wereUsual ? undefined : before, 'The rules are as they were.')
 				}
 			});
 	}
@@ -60,7 +81,7 @@
 			const { [key]: _, ...rest } = rule;
 			return Number.isFinite(value) ? { ...rest, [key]: value } : rest;
 		});
-		return save('PUT', { rules: changed });
+		return save(changed);
 	}
 	function changeAtLine(at: number, yes: boolean): Promise<void> {
 		const changed = rules.map((rule, i): CareRule => {
@@ -68,7 +89,7 @@
 			const { atLineChange: _, ...rest } = rule;
 			return yes ? { ...rest, atLineChange: true } : rest;
 		});
-		return save('PUT', { rules: changed });
+		return save(changed);
 	}
 </script>
 
@@ -129,8 +150,7 @@
 								aria-label="Leave out: {JOB_NAMES[rule.job]}, {rule.kinds
 									.map((kind) => ROLE_NAMES[kind])
 									.join(', ')}"
-								onclick={() => void save('PUT', { rules: rules.toSpliced(i, 1) }, 'The rule is left out.')}
-								><X size={15} /></button
+								onclick={() => void save(rules.toSpliced(i, 1), 'Rule removed.')}><X size={15} /></button
 							>
 						</td>
 					</tr>
@@ -143,7 +163,7 @@
 		aria-label="Another rule"
 		onsubmit={(event) => {
 			event.preventDefault();
-			void save('PUT', { rules: [...rules, { job, kinds: [kind], everyDays }] }, 'Another rule holds.');
+			void save([...rules, { job, kinds: [kind], everyDays }], 'Rule added.');
 		}}
 	>
 		<div class="w-56">
@@ -164,8 +184,8 @@
 		<button type="submit" class="action-quiet min-h-10">Add it</button>
 	</form>
 	{#if !usual}
-		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save('DELETE')}
-			>The usual ones again</button
+		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save(undefined)}
+			>Restore defaults</button
 		>
 	{/if}
 </details>

@@ -3,14 +3,14 @@ import { v4 as uuid } from 'uuid';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 
-/** Something to be written down of a thing; without a day it happened today. */
+/** Something to be written down of a strand; without a day it happened today. */
 export interface Writing {
 	readonly keptId: string;
 	readonly event: Readonly<Record<string, unknown>>;
 }
-/** Writes events down, says so, and offers to take them back. True when they were taken. */
+/** Writes events down, says so, and offers to undo them. True when they were taken. */
 export type Write = (events: readonly Writing[], said: string) => Promise<boolean>;
-/** What was written down is said, and can be taken back. */
+/** What was written down is said, and can be undone. */
 export type Told = (
 	written: readonly { readonly keptId: string; readonly event: { readonly id: string } }[],
 	said: string
@@ -20,23 +20,32 @@ export const teller =
 	(today: () => string): Told =>
 	async (written, said) => {
 		await invalidate('wendle:care');
-		const takeBack = written.map(({ keptId, event }) => ({
+		const undo = written.map(({ keptId, event }) => ({
 			keptId,
 			event: { kind: 'undone', of: event.id }
 		}));
 		await notify(said, {
-			action: { label: 'Undo', onClick: () => void writer(today)(takeBack, 'Taken back.') }
+			action: { label: 'Undo', onClick: () => void writer(today)(undo, 'Undone.') }
 		});
 	};
+
+type Stamped = Writing & { readonly event: { readonly id: string } };
+/** Events that were sent and not answered, by what they say: asked for again they are the same events, not more of them. */
+const unanswered = new Map<string, readonly Stamped[]>();
 
 export const writer =
 	(today: () => string): Write =>
 	async (events, said) => {
-		const stamped = events.map(({ keptId, event }, i) => ({
-			keptId,
-			event: { id: uuid(), day: today(), at: Date.now() + i, ...event }
-		}));
+		const what = JSON.stringify([today(), events]);
+		const stamped =
+			unanswered.get(what) ??
+			events.map(({ keptId, event }, i) => ({
+				keptId,
+				event: { id: uuid(), day: today(), at: Date.now() + i, ...event }
+			}));
+		unanswered.set(what, stamped);
 		const reply = await send('POST', '/api/care', { events: stamped });
+		if (reply.kind !== 'unreachable') unanswered.delete(what);
 		const trouble = troubleOf(reply, 'Nothing was written down');
 		if (trouble !== undefined) {
 			await notify(trouble);

@@ -8,7 +8,6 @@
 	import { download, pngBlob, svgText } from '../../charts/export';
 	import Section from '../../charts/section/Section.svelte';
 	import Thread, { type ThreadItem } from '../../charts/thread/Thread.svelte';
-	import Sheet from '../../primitives/Sheet.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
@@ -18,30 +17,34 @@
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
-	import { SetupStore } from './store.svelte';
+	import { SetupStore, type OfSpool } from './store.svelte';
 	import WaitingFor from './WaitingFor.svelte';
 
 	interface Props {
 		form: SetupForm;
 		saved?: { id: string; version: number } | undefined;
-		spoolId?: string | undefined;
+		/** The spool that a new set-up is for. */
+		of?: OfSpool | undefined;
 	}
-	let { form, saved, spoolId }: Props = $props();
+	let { form, saved, of }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
 	// The editor lives for one set-up: its page makes a new one for another.
 	// svelte-ignore state_referenced_locally
-	const fit = new FitState(
+	const fit: FitState = new FitState(
 		form,
 		() => preferences.units,
-		() => store.autosave.touch()
+		() => store.autosave.touch(),
+		() => store.issues
 	);
 	// svelte-ignore state_referenced_locally
 	const store = new SetupStore({
 		known: saved,
-		spoolId,
+		of,
+		units: () => preferences.units,
 		form: () => $state.snapshot(fit.form),
+		onmerged: (merged) => fit.show(merged),
 		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id })
 	});
 
@@ -105,11 +108,6 @@
 		const content =
 			kind === 'png' ? await pngBlob(drawing) : new Blob([svgText(drawing)], { type: 'image/svg+xml' });
 		download(`${name}.${kind}`, content);
-	}
-
-	function takeTheirs(): void {
-		if (store.conflict) fit.form = store.conflict.form;
-		store.settleConflict(false);
 	}
 
 	function onkeydown(event: KeyboardEvent): void {
@@ -238,14 +236,6 @@
 	{/if}
 </div>
 
-<Sheet
-	open={store.conflict !== undefined}
-	alert
-	title="Changed in another window"
-	description="Someone, perhaps you, saved this set-up meanwhile. Nothing is lost: choose which one to go on with."
->
-	<div class="flex flex-wrap gap-3">
-		<button type="button" class="action" onclick={() => store.settleConflict(true)}>Keep what is here</button>
-		<button type="button" class="action-quiet" onclick={takeTheirs}>Take the other one</button>
-	</div>
-</Sheet>
+{#if store.clashes.length > 0}
+	{#await import('./ClashSheet.svelte') then { default: ClashSheet }}<ClashSheet {store} />{/await}
+{/if}

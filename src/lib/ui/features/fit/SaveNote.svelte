@@ -2,22 +2,33 @@
 	import type { SetupStore } from './store.svelte';
 
 	let { store }: { store: SetupStore } = $props();
-	const WORDS = {
-		untouched: 'Saves itself as you type',
-		waiting: 'Saving…',
-		saving: 'Saving…',
-		saved: 'Saved',
-		failed: 'Not saved yet, trying again',
-		held: 'Changed in another window'
-	} as const;
-	const state = $derived(store.autosave.state);
+	const autosave = $derived(store.autosave);
+	const version = $derived(store.known?.version);
+	/** Where saving stands, and the rest of what there is to say of it. */
+	const words = $derived.by((): readonly [string, string] => {
+		switch (autosave.state) {
+			case 'untouched':
+				return ['Saves itself as you type', ''];
+			case 'waiting':
+			case 'saving':
+				return ['Saving…', ''];
+			case 'saved':
+				return ['Saved', `, version ${version}`];
+			case 'failed':
+				return ['Not saved yet, trying again', `. ${store.trouble ?? "The server doesn't answer"}`];
+			case 'refused':
+				return ['Not saved', `. ${store.trouble ?? 'Look through it and change it'}`];
+			case 'held':
+				return ['Not saved', ': changed in another window'];
+		}
+	});
+	const warns = $derived(['failed', 'refused', 'held'].includes(autosave.state));
 </script>
 
 <span
 	role="status"
-	class="figure text-[14px] whitespace-nowrap {state === 'failed' || state === 'held'
-		? 'text-warn'
-		: 'text-soft'}"
+	data-save={autosave.state}
+	data-version={version}
+	class="figure max-w-[60ch] text-[14px] {warns ? 'text-warn' : 'text-soft'}"
+	><span>{words[0]}</span><span>{words[1]}</span></span
 >
-	{store.refusal && state === 'failed' ? store.refusal : WORDS[state]}
-</span>

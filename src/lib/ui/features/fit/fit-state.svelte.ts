@@ -5,6 +5,20 @@ import { smallUnit, type UnitSystem } from '$lib/schema/units';
 import { wordIssue, type WordedIssue } from '$lib/schema/words';
 import { workOut, type Workout } from '$lib/schema/workout';
 
+/** Makes `shown` like `wanted`, leaving alone what is alike already. */
+function show(shown: object, wanted: object): void {
+	const [to, from] = [shown as Record<string, unknown>, wanted as Record<string, unknown>];
+	for (const key of Object.keys(to)) if (!Object.hasOwn(from, key)) Reflect.deleteProperty(to, key);
+	for (const [key, value] of Object.entries(from)) {
+		const before = to[key];
+		if (JSON.stringify(before) === JSON.stringify(value)) continue;
+		const deep = isObject(before) && isObject(value) && !Array.isArray(before) && !Array.isArray(value);
+		if (deep) show(before, value);
+		else to[key] = value;
+	}
+}
+const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
+
 const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 
 /** A set-up being edited, and what it amounts to at this moment. */
@@ -14,6 +28,7 @@ export class FitState {
 	showsKnots = $state(false);
 	readonly #units: () => UnitSystem;
 	readonly #onchange: () => void;
+	readonly #refused: () => readonly WordedIssue[];
 	#lastGood: Workout | undefined;
 
 	readonly result = $derived.by(() => workOut($state.snapshot(this.form), this.#units()));
@@ -25,21 +40,34 @@ export class FitState {
 	readonly stale = $derived(!this.result.ok);
 	readonly issues = $derived.by(() => (this.result.ok ? [] : this.result.issues.map(wordIssue)));
 
-	constructor(form: SetupForm, units: () => UnitSystem, onchange: () => void) {
+	/** @param refused what the server says is wrong with a field; its paths begin at the body that was sent */
+	constructor(
+		form: SetupForm,
+		units: () => UnitSystem,
+		onchange: () => void,
+		refused: () => readonly WordedIssue[] = () => []
+	) {
 		this.form = form;
 		this.#units = units;
 		this.#onchange = onchange;
+		this.#refused = refused;
 	}
 
 	/** What is wrong with a field. An empty field is not wrong, only not there yet. */
 	error(...path: (string | number)[]): string | undefined {
 		const key = keyOf(path);
 		const issue = this.issues.find((issue) => keyOf(issue.path) === key);
-		return issue && issue.code !== 'missing_value' ? issue.message : undefined;
+		if (issue && issue.code !== 'missing_value') return issue.message;
+		return this.#refused().find((refused) => keyOf(refused.path.slice(1)) === key)?.message;
 	}
 
 	/** Fields that still need something before there can be an answer. */
 	readonly missing = $derived<WordedIssue[]>(this.issues.filter((issue) => issue.code === 'missing_value'));
+
+	/** What was changed in another window shows here; only what is different, so that whoever types is not disturbed. */
+	show(form: SetupForm): void {
+		show(this.form, form);
+	}
 
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {

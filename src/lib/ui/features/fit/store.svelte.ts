@@ -1,80 +1,141 @@
+import type { Clash } from '$lib/schema/merge';
+import { settleSetup } from '$lib/schema/settle';
 import type { SetupForm } from '$lib/schema/setup';
-import { send } from '../../state/api';
+import type { UnitSystem } from '$lib/schema/units';
+import type { WordedIssue } from '$lib/schema/words';
+import { v4 as uuid } from 'uuid';
+import { send, type Reply } from '../../state/api';
 import { Autosave, type SaveOutcome } from '../../state/autosave.svelte';
 
 interface Known {
-	id: string;
-	version: number;
+	readonly id: string;
+	readonly version: number;
+}
+/** A spool that a new set-up is for, and the version of it that was seen. */
+export interface OfSpool {
+	readonly spoolId: string;
+	readonly spoolVersion: number;
+}
+/** What is there when somebody else saved meanwhile: of a set-up that is not saved yet, its spool. */
+type Current =
+	{ form: SetupForm; version: number } | { spool: SetupForm['spool']; spoolVersion: number; spoolId: string };
+
+/** A save that was sent: sent again, as it was, until the server has answered. */
+interface Attempt {
+	readonly writeId: string;
+	readonly form: SetupForm;
+	readonly send: (writeId: string) => Promise<Reply<{ id?: string; version: number }>>;
 }
 
-/** Where a set-up is kept: creates it at the first change, then saves over the version last seen. */
+interface Options {
+	readonly known: Known | undefined;
+	readonly of: OfSpool | undefined;
+	readonly units: () => UnitSystem;
+	readonly form: () => SetupForm;
+	/** What somebody else saved is shown as well. */
+	readonly onmerged: (form: SetupForm) => void;
+	readonly oncreate: (id: string) => void;
+}
+
+const textOf = (form: SetupForm): string => JSON.stringify(form);
+
+/**
+ * Where a set-up is kept: creates it at the first change, then saves over the version last seen. What another window saved
+ * meanwhile is put together with what is here, field by field; a field that both changed is asked about.
+ */
 export class SetupStore {
 	known = $state<Known>();
-	/** What another window saved meanwhile. */
-	conflict = $state<{ form: SetupForm; version: number }>();
-	/** Why the server would not take it. */
-	refusal = $state<string>();
+	/** Fields that another window changed differently. */
+	clashes = $state.raw<readonly Clash[]>([]);
+	/** Why the server would not take it, or why it could not. */
+	trouble = $state<string>();
+	/** What is wrong with a field, as the server says. */
+	issues = $state.raw<readonly WordedIssue[]>([]);
 	readonly autosave: Autosave;
-	readonly #form: () => SetupForm;
-	readonly #spoolId: string | undefined;
-	readonly #oncreate: (id: string) => void;
+	readonly #options: Options;
+	#of: OfSpool | undefined;
+	/** What both windows had in common last, bare numbers with their units. */
+	#base: SetupForm;
+	#attempt: Attempt | undefined;
 
-	constructor(options: {
-		known: Known | undefined;
-		spoolId: string | undefined;
-		form: () => SetupForm;
-		oncreate: (id: string) => void;
-	}) {
+	constructor(options: Options) {
+		this.#options = options;
 		this.known = options.known;
-		this.#spoolId = options.spoolId;
-		this.#form = options.form;
-		this.#oncreate = options.oncreate;
+		this.#of = options.of;
+		this.#base = this.#settled(options.form());
 		this.autosave = new Autosave(() => this.#save());
 		if (options.known) this.autosave.state = 'saved';
 	}
 
+	#settled = (form: SetupForm): SetupForm => settleSetup(form, this.#options.units());
+
 	async #save(): Promise<SaveOutcome> {
-		this.refusal = undefined;
-		return this.known ? this.#update(this.known) : this.#create();
-	}
-
-	async #create(): Promise<SaveOutcome> {
-		const body = { form: this.#form(), ...(this.#spoolId !== undefined && { spoolId: this.#spoolId }) };
-		const reply = await send<Known>('POST', '/api/setups', body);
-		if (reply.kind === 'ok') {
-			this.known = { id: reply.value.id, version: reply.value.version };
-			this.#oncreate(reply.value.id);
-			return 'saved';
-		}
-		if (reply.kind === 'refused') this.refusal = reply.issues[0]?.message;
-		return 'failed';
-	}
-
-	async #update({ id, version }: Known): Promise<SaveOutcome> {
-		const reply = await send<{ version: number }>('PUT', `/api/setups/${id}`, {
-			form: this.#form(),
-			version
-		});
-		if (reply.kind === 'ok') {
-			this.known = { id, version: reply.value.version };
-			return 'saved';
-		}
+		const attempt = (this.#attempt ??= this.#next());
+		const reply = await attempt.send(attempt.writeId);
+		this.issues = reply.kind === 'refused' ? reply.issues : [];
+		this.trouble =
+			reply.kind === 'ok' ? undefined : reply.kind === 'refused' ? reply.issues[0]?.message : reply.message;
+		// Whether it was done nobody knows: it is sent again as it was, before anything newer.
 		if (reply.kind === 'unreachable') return 'failed';
-		if (reply.status === 409) {
-			const { current } = reply.body as { current: { form: SetupForm; version: number } };
-			this.conflict = { form: current.form, version: current.version };
-			return 'held';
-		}
-		this.refusal = reply.issues[0]?.message;
-		return 'failed';
+		this.#attempt = undefined;
+		if (reply.kind === 'ok') return this.#saved(attempt.form, reply.value);
+		if (reply.status === 409) return this.#merge((reply.body as { current?: Current }).current);
+		return 'refused';
 	}
 
-	/** Ends a conflict: the other version has been taken over, or this one is to be written over it. */
-	settleConflict(keepMine: boolean): void {
-		if (!this.conflict || !this.known) return;
-		this.known = { id: this.known.id, version: this.conflict.version };
-		this.conflict = undefined;
+	#next(): Attempt {
+		const form = this.#options.form();
+		const [known, of] = [this.known, this.#of];
+		return {
+			writeId: uuid(),
+			form,
+			send: (writeId) =>
+				known
+					? send('PUT', `/api/setups/${known.id}`, { form, version: known.version }, writeId)
+					: send('POST', '/api/setups', { form, ...of }, writeId)
+		};
+	}
+
+	#saved(
+		form: SetupForm,
+		{ id, version }: { id?: string; version: number }
+	): Promise<SaveOutcome> | SaveOutcome {
+		const created = !this.known && id !== undefined;
+		this.known = { id: this.known?.id ?? id!, version };
+		this.#base = this.#settled(form);
+		if (created) this.#options.oncreate(this.known.id);
+		// It may have been changed while it was on its way.
+		return textOf(this.#options.form()) === textOf(form) ? 'saved' : this.#save();
+	}
+
+	/** Somebody else saved meanwhile: what does not clash is put together and saved, the rest is asked. */
+	async #merge(current: Current | undefined): Promise<SaveOutcome> {
+		if (!current) return 'refused';
+		const theirs = 'form' in current ? current.form : { spool: current.spool, fill: this.#base.fill };
+		if ('form' in current && this.known) this.known = { ...this.known, version: current.version };
+		else if ('spool' in current) this.#of = { spoolId: current.spoolId, spoolVersion: current.spoolVersion };
+		// Two windows with one set-up are rare: what puts them together comes when it is wanted.
+		const { merge } = await import('$lib/schema/merge');
+		const mine = this.#options.form();
+		const { value, clashes } = merge(this.#base, this.#settled(mine), theirs, mine);
+		this.#base = theirs;
+		this.trouble = undefined;
+		this.issues = [];
+		this.#options.onmerged(value);
+		this.clashes = clashes;
+		return clashes.length > 0 ? 'held' : this.#save();
+	}
+
+	/** Ends a conflict: of each field that clashes theirs is taken, or mine stays. */
+	async settle(takesTheirs: readonly boolean[]): Promise<void> {
+		const { withValue } = await import('$lib/schema/merge');
+		const form = this.clashes.reduce(
+			(merged, { path, theirs }, i) => (takesTheirs[i] ? withValue(merged, path, theirs) : merged),
+			this.#options.form()
+		);
+		this.clashes = [];
+		this.#options.onmerged(form);
 		this.autosave.release();
-		if (keepMine) this.autosave.touch();
+		this.autosave.touch();
 	}
 }

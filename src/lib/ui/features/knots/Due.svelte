@@ -3,7 +3,7 @@
 	import { findKnot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
 	import { showDay } from '../dates';
-	import { send, troubleOf } from '../../state/api';
+	import { troubleOf, Write } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
@@ -29,8 +29,9 @@
 		}
 	]);
 
+	const write = new Write();
 	async function setSeason(windsOn: string): Promise<void> {
-		const reply = await send('PUT', '/api/practice', { windsOn: windsOn || null });
+		const reply = await write.send('PUT', '/api/practice', { windsOn: windsOn || null });
 		const trouble = troubleOf(reply, 'The date was not kept');
 		if (trouble === undefined) await invalidateAll();
 		else await notify(trouble);

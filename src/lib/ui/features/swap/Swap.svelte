@@ -2,18 +2,17 @@
 	import { goto } from '$app/navigation';
 	import { ROLES } from '$lib/core';
 	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { insteadOf, isStrand, swapped, type Goes, type SwapChoice } from '$lib/schema/swap';
+	import { insteadOf, isStrand, swapped, woundNow, type Goes, type SwapChoice } from '$lib/schema/swap';
 	import { showSmall } from '$lib/schema/units';
 	import { wordIssue } from '$lib/schema/words';
 	import { workOut } from '$lib/schema/workout';
-	import { asWound } from '$lib/schema/wound';
 	import X from '@lucide/svelte/icons/x';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import { plannedLayers, woundLayers } from '../../charts/section/layers';
 	import { strandsOf } from '../../charts/thread/strands';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send, troubleOf } from '../../state/api';
+	import { troubleOf, Write } from '../../state/api';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import GoesOn, { type Going } from './GoesOn.svelte';
@@ -25,7 +24,7 @@
 	$effect(() => void getNoticesReady());
 
 	const now = $derived(choice.now);
-	const wound = $derived(asWound(now.record.form, now.record));
+	const wound = $derived(woundNow(now));
 	const stack = $derived(now.record.form.fill.stack.slice(0, now.still));
 	/** Strands that could come off: everything but what is undermost. */
 	const strands = $derived(stack.filter(isStrand));
@@ -80,10 +79,11 @@
 
 	let trouble = $state<string>();
 	let busy = $state(false);
+	const write = new Write();
 	async function plan(): Promise<void> {
 		if (busy) return;
 		busy = true;
-		const reply = await send<{ setupId: string }>('POST', '/api/swaps', {
+		const reply = await write.send<{ setupId: string }>('POST', '/api/swaps', {
 			spoolId: choice.spool.id,
 			keep,
 			on: going.map(({ keptId, component: { role, made, length, note } }) =>

@@ -1,18 +1,15 @@
-import { asRules, CareRules } from '$lib/schema/care';
-import { readBody } from '$lib/server/http';
+import { asRules, CareRules, SaveRules } from '$lib/schema/care';
+import { writing, acting } from '$lib/server/http';
 import { setCareRules } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
 /** Other rules of what falls due. */
-export const PUT: RequestHandler = async ({ request }) => {
-	const body = await readBody(request, CareRules);
-	if (!body.ok) return body.response;
-	await setCareRules(asRules(body.value));
-	return new Response(null, { status: 204 });
-};
+export const PUT = writing(SaveRules, (asked, { version, ...rules }) =>
+	setCareRules(asked, asRules(CareRules.parse(rules)), version)
+);
 
-/** The usual rules again. */
-export const DELETE: RequestHandler = async () => {
-	await setCareRules(undefined);
-	return new Response(null, { status: 204 });
-};
+/** The usual rules again; `?version=` the one that was seen. */
+export const DELETE = acting((asked, { url }: RequestEvent) => {
+	const version = url.searchParams.get('version');
+	return setCareRules(asked, undefined, version === null ? undefined : Number(version));
+});

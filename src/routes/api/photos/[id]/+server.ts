@@ -1,4 +1,4 @@
-import { notFound, readBytes, refuse } from '$lib/server/http';
+import { answered, notFound, readBytes, refuse } from '$lib/server/http';
 import { keepPhoto, photo } from '$lib/server/services';
 import type { RequestHandler } from './$types';
 
@@ -19,7 +19,5 @@ export const PUT: RequestHandler = async ({ params, request }) => {
 		return refuse(400, 'bad_id', 'Give the photo an id of letters, digits and dashes.');
 	const read = await readBytes(request);
 	if (!read) return refuse(413, 'too_large', 'Send at most 400 kB: make the picture smaller first.');
-	return (await keepPhoto(params.id, read))
-		? new Response(null, { status: 204 })
-		: refuse(422, 'not_a_jpeg', 'Send the picture as JPEG.');
+	return answered(await keepPhoto(params.id, read), 204);
 };

@@ -1,7 +1,6 @@
-import { notFound } from '$lib/server/http';
+import { acting } from '$lib/server/http';
 import { takeBackWinding } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-/** Takes a winding back: what lay there before lies there again. Nothing of it is lost. */
-export const DELETE: RequestHandler = async ({ params }) =>
-	(await takeBackWinding(params.id, true)) ? new Response(null, { status: 204 }) : notFound('winding');
+/** Undoes a winding: the previous line is back on the spool. Nothing of it is lost. */
+export const DELETE = acting((asked, { params }: RequestEvent) => takeBackWinding(asked, params.id, true));

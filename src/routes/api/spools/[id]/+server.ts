@@ -1,6 +1,5 @@
-import { notFound } from '$lib/server/http';
+import { acting } from '$lib/server/http';
 import { removeSpool } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-export const DELETE: RequestHandler = async ({ params }) =>
-	(await removeSpool(params.id)) ? new Response(null, { status: 204 }) : notFound('spool');
+export const DELETE = acting((asked, { params }: RequestEvent) => removeSpool(asked, params.id));

@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { pastRun } from '$lib/schema/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
-	import { send } from '$lib/ui/state/api';
+	import { send, troubleOf, Write } from '$lib/ui/state/api';
 	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
@@ -10,18 +10,20 @@
 	const preferences = usePreferences();
 	$effect(() => void getNoticesReady());
 	async function bring(id: string): Promise<void> {
-		await send('POST', `/api/records/${id}/restore`);
+		const trouble = troubleOf(
+			await send('POST', `/api/records/${id}/restore`),
+			'The winding is still undone'
+		);
+		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
 	}
+	const write = new Write();
 	async function takeBack(id: string): Promise<void> {
-		const reply = await send('DELETE', `/api/records/${id}`);
-		if (reply.kind !== 'ok') {
-			void notify('The winding is still there: the server did not answer. Try again.');
-			return;
-		}
+		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
+		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		void notify('The winding is taken back. What lay there before lies there again.', {
-			action: { label: 'Bring it again', onClick: () => void bring(id) }
+		void notify('Winding undone. The previous line is back on the spool.', {
+			action: { label: 'Redo winding', onClick: () => void bring(id) }
 		});
 	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));

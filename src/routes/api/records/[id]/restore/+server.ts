@@ -1,7 +1,6 @@
-import { notFound } from '$lib/server/http';
+import { acting } from '$lib/server/http';
 import { takeBackWinding } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-/** Brings a winding again that was taken back. */
-export const POST: RequestHandler = async ({ params }) =>
-	(await takeBackWinding(params.id, false)) ? new Response(null, { status: 204 }) : notFound('winding');
+/** Counts a winding again that was undone. */
+export const POST = acting((asked, { params }: RequestEvent) => takeBackWinding(asked, params.id, false));

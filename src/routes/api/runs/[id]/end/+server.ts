@@ -1,13 +1,11 @@
 import { EndRun } from '$lib/schema/run';
-import { notFound, readBody } from '$lib/server/http';
+import { writing } from '$lib/server/http';
+import { done } from '$lib/server/outcome';
 import { endJob } from '$lib/server/services';
-import { json } from '@sveltejs/kit';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-/** Ends a job that winds nothing new, and writes down what it came to. */
-export const POST: RequestHandler = async ({ request, params }) => {
-	const body = await readBody(request, EndRun);
-	if (!body.ok) return body.response;
-	const written = await endJob(params.id, body.value.day, body.value.leave);
-	return written ? json({ written }) : notFound('run');
-};
+/** Ends a job that winds nothing new, and writes down what it came to. The run's own id tells this write. */
+export const POST = writing(EndRun, async (_asked, { day, leave }, { params }: RequestEvent) => {
+	const ended = await endJob(params.id, day, leave);
+	return ended.ok ? done({ written: ended.value }) : ended;
+});

@@ -1,7 +1,6 @@
-import { notFound } from '$lib/server/http';
+import { acting } from '$lib/server/http';
 import { dropSetup } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
 /** Takes up a plan again that was dropped. */
-export const POST: RequestHandler = async ({ params }) =>
-	(await dropSetup(params.id, false)) ? new Response(null, { status: 204 }) : notFound('plan');
+export const POST = acting((asked, { params }: RequestEvent) => dropSetup(asked, params.id, false));

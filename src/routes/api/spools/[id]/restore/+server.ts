@@ -1,6 +1,5 @@
-import { notFound } from '$lib/server/http';
+import { acting } from '$lib/server/http';
 import { restoreSpool } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-export const POST: RequestHandler = async ({ params }) =>
-	(await restoreSpool(params.id)) ? new Response(null, { status: 204 }) : notFound('spool');
+export const POST = acting((asked, { params }: RequestEvent) => restoreSpool(asked, params.id));

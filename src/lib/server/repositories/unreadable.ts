@@ -1,0 +1,141 @@
+import { CareRules, KeptCareEvent } from '$lib/schema/care';
+import { RunEventShape, RunSummary } from '$lib/schema/run';
+import { ComponentForm, FillForm, RecordForm, SetupForm, SpoolForm } from '$lib/schema/setup';
+import type { UnreadableTable } from '$lib/schema/unreadable';
+import { wordShape, type WordedIssue } from '$lib/schema/words';
+import type { Knex } from 'knex';
+import { z } from 'zod';
+import type { Writing } from '../db/write';
+import { forgetUnreadable } from './columns';
+import { keepFormer } from './former';
+import { Card } from './practice';
+
+/** What a table keeps as text: the shape of each column, by which column its rows are told, and how one is taken off. */
+interface Kept {
+	readonly columns: Readonly<Record<string, z.ZodType>>;
+	readonly key: string;
+	/** The column that says since when a row is off; rows of the other tables are taken out, and kept as former ones. */
+	readonly off?: string;
+}
+
+const TABLES: Record<UnreadableTable, Kept> = {
+	spools: { columns: { form: SpoolForm }, key: 'id', off: 'deleted_at' },
+	setups: { columns: { fill: FillForm }, key: 'id', off: 'dropped_at' },
+	records: {
+		columns: { typed: RecordForm, form: SetupForm, run: RunSummary.nullable() },
+		key: 'id',
+		off: 'taken_back_at'
+	},
+	brought: { columns: { component: ComponentForm }, key: 'id' },
+	care_rules: { columns: { rules: CareRules.nullable() }, key: 'id' },
+	care_events: { columns: { event: KeptCareEvent }, key: 'id' },
+	run_events: { columns: { event: RunEventShape }, key: 'arrival' },
+	knot_cards: { columns: { card: Card }, key: 'slug' }
+};
+
+type Row = Record<string, string | number | null>;
+
+const readText = (text: string): unknown => {
+	try {
+		return JSON.parse(text) as unknown;
+	} catch {
+		return text;
+	}
+};
+
+/** The text of a row: of its one column, or of all that it keeps together. */
+function textOf({ columns }: Kept, row: Row): string {
+	const names = Object.keys(columns);
+	const valueOf = (name: string): unknown => (row[name] === null ? null : readText(String(row[name])));
+	const value =
+		names.length === 1 ? valueOf(names[0]!) : Object.fromEntries(names.map((n) => [n, valueOf(n)]));
+	return typeof value === 'string' ? value : JSON.stringify(value, null, '\t');
+}
+
+/** A row as text, with the columns that it is made of; undefined where there is none. */
+export async function findText(
+	db: Knex,
+	table: UnreadableTable,
+	id: string
+): Promise<{ text: string; version: number } | undefined> {
+	const kept = TABLES[table];
+	const row = (await db(table)
+		.where({ [kept.key]: id })
+		.first('*')) as Row | undefined;
+	return row && { text: textOf(kept, row), version: Number(row['version'] ?? 1) };
+}
+
+/** What is wrong with a text that should be a row of a table; nothing when it reads. */
+export function issuesOf(table: UnreadableTable, text: string): readonly WordedIssue[] {
+	const read = columnsOf(table, text);
+	return 'issues' in read ? read.issues : [];
+}
+
+function columnsOf(
+	table: UnreadableTable,
+	text: string
+): { columns: Record<string, string> } | { issues: readonly WordedIssue[] } {
+	let value: unknown;
+	try {
+		value = JSON.parse(text);
+	} catch {
+		return {
+			issues: [
+				{ code: 'not_json', path: [], message: 'This is not JSON: check brackets, quotes and commas.' }
+			]
+		};
+	}
+	const { columns } = TABLES[table];
+	const names = Object.keys(columns);
+	const shape = names.length === 1 ? columns[names[0]!]! : z.strictObject(columns);
+	const read = shape.safeParse(value);
+	if (!read.success) return { issues: wordShape(read.error) };
+	const held = (names.length === 1 ? { [names[0]!]: value } : value) as Record<string, unknown>;
+	return { columns: Object.fromEntries(names.map((name) => [name, JSON.stringify(held[name])])) };
+}
+
+/** The names of the columns that a table has beside its own. */
+const VERSIONED: readonly UnreadableTable[] = ['spools', 'setups', 'records', 'brought', 'care_rules'];
+
+/** Writes a text over a row; what was there is kept as a former version. Issues when the text does not read either. */
+export async function putText(
+	trx: Writing,
+	table: UnreadableTable,
+	id: string,
+	text: string,
+	now: string
+): Promise<readonly WordedIssue[]> {
+	const read = columnsOf(table, text);
+	if ('issues' in read) return read.issues;
+	const before = await findText(trx, table, id);
+	if (before) await keepFormer(trx, table, { id, ...before }, now);
+	const row = trx(table).where({ [TABLES[table].key]: id });
+	await row.update({
+		...read.columns,
+		...(VERSIONED.includes(table) && { version: trx.raw('version + 1') })
+	});
+	// Events are read once as they arrive: one that was mended arrives again.
+	if (table === 'care_events')
+		await trx(table)
+			.where({ id })
+			.update({ arrival: trx.raw('(select max(arrival) + 1 from care_events)') });
+	forgetUnreadable(trx, table, id);
+	return [];
+}
+
+/** Takes a row off: nothing of it is lost. */
+export async function takeOff(trx: Writing, table: UnreadableTable, id: string, now: string): Promise<void> {
+	const { key, off } = TABLES[table];
+	if (off)
+		await trx(table)
+			.where({ [key]: id })
+			.update({ [off]: now });
+	else {
+		const before = await findText(trx, table, id);
+		if (before) await keepFormer(trx, table, { id, ...before }, now);
+		await trx(table)
+			.where({ [key]: id })
+			.delete();
+	}
+	forgetUnreadable(trx, table, id);
+}

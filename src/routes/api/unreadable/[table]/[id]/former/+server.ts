@@ -1,0 +1,10 @@
+import { isUnreadableTable } from '$lib/schema/unreadable';
+import { acting } from '$lib/server/http';
+import { gone } from '$lib/server/outcome';
+import { restoreFormer } from '$lib/server/services';
+import type { RequestEvent } from './$types';
+
+/** Puts the newest earlier version that can be read back in its place. */
+export const POST = acting(async (asked, { params: { table, id } }: RequestEvent) =>
+	isUnreadableTable(table) ? restoreFormer(asked, table, id) : gone('entry')
+);
