@@ -1,4 +1,4 @@
-import { jobSteps, type RunEvent } from '../src/lib/core';
+import { dayOf, jobSteps, type RunEvent } from '../src/lib/core';
 import { DEFAULT_UNITS } from '../src/lib/schema/units';
 import { jobOf } from '../src/lib/schema/job';
 import { workOut } from '../src/lib/schema/workout';
@@ -65,7 +65,7 @@ async function addLife(db: Database, spoolId: string, events: LifeOf['events'], 
 			db,
 			there.map(({ id }, n) => ({
 				keptId: id,
-				event: { id: `demo-${of}-${i}-${n}`, day, at: Date.parse(`${day}${BEGINS}`) + i, ...what }
+				event: { id: `demo-${of}-${i}-${n}`, day: dayOf(day), at: Date.parse(`${day}${BEGINS}`) + i, ...what }
 			}))
 		);
 	}
@@ -97,7 +97,7 @@ async function addSwap(db: Database, spoolId: string): Promise<void> {
 async function addPractice(db: Database): Promise<void> {
 	for (const [i, { slug, right, on }] of PRACTISED.entries())
 		await practised(db, { id: `demo-practice-${i}`, slug, right, asked: 3 }, new Date(`${on}${BEGINS}`));
-	await setSeason(db, { id: 'demo-season' }, NEXT_SEASON);
+	await setSeason(db, { id: 'demo-season' }, dayOf(NEXT_SEASON));
 }
 
 /** Fills an empty database with the demo. One with anything in it, even on its way out, is left alone. */
@@ -111,7 +111,8 @@ export async function fillDemo(directory: string): Promise<boolean> {
 		const spools = new Map((await rack(db)).map(({ id, form }) => [form.name, id]));
 		for (const { spool, events } of LIFE) await addLife(db, spools.get(spool)!, events, spool.slice(0, 4));
 		await addSwap(db, spools.get(SUMMER_SWAP.spool)!);
-		await bring(db, BROUGHT, BROUGHT.came);
+		const came = dayOf(BROUGHT.came);
+		await bring(db, { ...BROUGHT, came }, came);
 		return (await rack(db)).length > 0;
 	} finally {
 		await db.destroy();

@@ -33,6 +33,8 @@ function listening(server: ChildProcess): Promise<void> {
 export class Server {
 	readonly data = mkdtempSync(join(tmpdir(), 'wendle-'));
 	url = '';
+	/** What else the server's environment says: its time zone, say. */
+	env: Record<string, string> = {};
 	#port = 0;
 	#process: ChildProcess | undefined;
 
@@ -40,7 +42,13 @@ export class Server {
 		this.#port ||= await freePort();
 		this.url = `http://127.0.0.1:${this.#port}`;
 		this.#process = spawn(process.execPath, ['build/index.js'], {
-			env: { ...process.env, HOST: '127.0.0.1', PORT: String(this.#port), WENDLE_DATA: this.data },
+			env: {
+				...process.env,
+				HOST: '127.0.0.1',
+				PORT: String(this.#port),
+				WENDLE_DATA: this.data,
+				...this.env
+			},
 			stdio: ['ignore', 'pipe', 'inherit']
 		});
 		await listening(this.#process);

@@ -1,4 +1,4 @@
-import type { ChosenSchools } from '$lib/core';
+import type { ChosenSchools, Day } from '$lib/core';
 import type { Theme } from '$lib/schema/preferences';
 import type { UnitSystem } from '$lib/schema/units';
 
@@ -7,8 +7,10 @@ declare global {
 		interface Locals {
 			units: UnitSystem;
 			theme: Theme;
-			/** The day it is where the person is: 2026-11-25. */
-			today: string;
+			/** The day it is where the person is. */
+			today: Day;
+			/** The time zone that is in; none when the browser never said. */
+			zone: string | undefined;
 			/** The person's own ways, where people differ. */
 			schools: ChosenSchools;
 		}

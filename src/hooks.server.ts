@@ -14,7 +14,8 @@ export const init: ServerInit = () => void keptNow().catch(() => undefined);
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));
 	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
-	event.locals.today = todayIn(event.cookies.get(ZONE_COOKIE));
+	event.locals.zone = event.cookies.get(ZONE_COOKIE);
+	event.locals.today = todayIn(event.locals.zone);
 	event.locals.schools = readSchools(event.cookies.get(SCHOOLS_COOKIE));
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),

@@ -1,4 +1,4 @@
-import { addDays, type CareEvent } from '../../src/lib/core';
+import { addDays, dayOf, type CareEvent } from '../../src/lib/core';
 import { DEFAULT_UNITS } from '../../src/lib/schema/units';
 import { newSetup } from '../../src/lib/schema/new-setup';
 import { openDatabase } from '../../src/lib/server/db/open';
@@ -24,9 +24,9 @@ const YEAR: readonly (readonly [dayOfYear: number, what: Part<CareEvent>])[] = [
 ];
 
 /** So many lines, each over backing on a spool of its own, with ten years of events. How many events that is. */
-export async function fillLife(directory: string, lines: number, today: string): Promise<number> {
+export async function fillLife(directory: string, lines: number, todayText: string): Promise<number> {
 	const db = await openDatabase(directory);
-	const began = addDays(today, -365 * YEARS);
+	const began = addDays(dayOf(todayText), -365 * YEARS);
 	try {
 		for (let i = 0; i < lines; i++) {
 			const form = newSetup();
@@ -38,7 +38,7 @@ export async function fillLife(directory: string, lines: number, today: string):
 				width: '21 mm'
 			});
 			const { id } = await create(db, form, DEFAULT_UNITS);
-			const typed = { woundOn: began, turns: '', depth: '', gap: '', note: '', who: '' };
+			const typed = { woundOn: began.toString(), turns: '', depth: '', gap: '', note: '', who: '' };
 			await recordWinding(db, asked(), id, typed, DEFAULT_UNITS);
 		}
 		const { kept } = await keptNow(db);
@@ -48,7 +48,7 @@ export async function fillLife(directory: string, lines: number, today: string):
 			const rows = Array.from({ length: YEARS }, (_, year) =>
 				YEAR.map(([dayOfYear, what]) => {
 					const day = addDays(began, 365 * year + dayOfYear);
-					const event = { id: `event-${(count += 1)}`, day, at: count, ...what };
+					const event = { id: `event-${(count += 1)}`, day: day.toString(), at: count, ...what };
 					return { id: event.id, kept_id: id, event: JSON.stringify(event) };
 				})
 			).flat();

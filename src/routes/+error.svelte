@@ -1,5 +1,9 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
+
+	/** Something that may pass: the data file, or this machine. */
+	const passes = $derived(page.status >= 500);
 </script>
 
 <svelte:head><title>{page.status} · Wendle</title></svelte:head>
@@ -7,5 +11,10 @@
 <div class="mx-auto max-w-[60ch] px-8 py-16">
 	<p class="figure text-[64px] leading-none font-bold">{page.status}</p>
 	<h1 class="mt-4 text-[22px] font-semibold">{page.error?.message}</h1>
-	<p class="mt-6"><a class="action" href="/">To the rack</a></p>
+	<div class="mt-6 flex flex-wrap gap-3">
+		{#if passes}
+			<button type="button" class="action" onclick={() => void invalidateAll()}>Try again</button>
+		{/if}
+		<a class={passes ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
+	</div>
 </div>

@@ -1,19 +1,28 @@
 <script lang="ts">
-	import { afterNavigate, goto } from '$app/navigation';
+	import { afterNavigate, goto, invalidateAll } from '$app/navigation';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import Sheet from '$lib/ui/primitives/Sheet.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
-	import { providePreferences, rememberZone } from '$lib/ui/state/preferences.svelte';
+	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut } from '$lib/ui/state/shortcuts';
+	import { untrack } from 'svelte';
 	import '../app.css';
 
 	let { data, children } = $props();
 	// svelte-ignore state_referenced_locally
-	const preferences = providePreferences(data.units, data.theme, data.schools);
+	const preferences = providePreferences(data.units, data.theme, data.schools, data.today);
 	let help = $state(false);
 	// From here on the page answers to what is done with it.
 	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
-	$effect(rememberZone);
+	$effect(() => {
+		preferences.today = data.today;
+	});
+	/** It is another day here than the page says: it was made before this browser said where it is, or it was open overnight. */
+	function lookAtTheDay(): void {
+		rememberZone();
+		if (!document.hidden && todayHere().compare(data.today) !== 0) void invalidateAll();
+	}
+	$effect(() => untrack(lookAtTheDay));
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
 	const KEYS: Record<string, () => void> = {
@@ -45,6 +54,7 @@
 	];
 </script>
 
+<svelte:document onvisibilitychange={lookAtTheDay} />
 <svelte:window
 	onkeydown={(event) => {
 		const act = KEYS[event.key];

@@ -139,7 +139,7 @@ export {
 	type Transfer,
 	type TwistSource
 } from './twist/transfer';
-export { addDays, dayNumber, dayOf, daysBetween, type Day } from './care/days';
+export { addDays, dayNumber, dayNumbered, dayOf, daysBetween, readDay, type Day } from './care/days';
 export {
 	careState,
 	counting,

@@ -1,4 +1,4 @@
-import { careState, type CareEvent, type Kept } from '$lib/core';
+import { careState, type CareEvent, type Kept, dayOf } from '$lib/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { careQuery, careRow, isShown, momentsOf, readCareFilter, type CareFilter } from './care-page';
@@ -16,11 +16,11 @@ const entry = (events: CareEvent[], kept = LINE): KeptEntry => {
 	return { kept, where: spoolId ?? 'on a coil: box', spoolId, state, dues: [] };
 };
 const ON_SPOOL = life(
-	{ day: '2026-04-01', kind: 'came' },
-	{ day: '2026-04-01', kind: 'moved', to: { on: 'spool', spoolId: 'tarn' }, gapMm: 4 }
+	{ day: dayOf('2026-04-01'), kind: 'came' },
+	{ day: dayOf('2026-04-01'), kind: 'moved', to: { on: 'spool', spoolId: 'tarn' }, gapMm: 4 }
 );
-const ON_COIL = life({ day: '2026-04-01', kind: 'moved', to: { on: 'coil', label: 'box' } });
-const RETIRED = life({ day: '2026-04-01', kind: 'moved', to: { on: 'retired' } });
+const ON_COIL = life({ day: dayOf('2026-04-01'), kind: 'moved', to: { on: 'coil', label: 'box' } });
+const RETIRED = life({ day: dayOf('2026-04-01'), kind: 'moved', to: { on: 'retired' } });
 
 describe('the filter in an address', () => {
 	const filter: fc.Arbitrary<CareFilter> = fc.record({
@@ -67,10 +67,10 @@ describe('a history written small', () => {
 		const events = [
 			...ON_SPOOL,
 			...life(
-				{ day: '2026-05-01', kind: 'fished', days: 3, water: 'salt' },
-				{ day: '2026-05-02', kind: 'loop-test', bightMm: 2000, spins: -2 },
-				{ day: '2026-06-01', kind: 'moved', to: { on: 'coil', label: 'a "box"' } },
-				{ day: '2027-06-01', kind: 'moved', to: { on: 'retired' } }
+				{ day: dayOf('2026-05-01'), kind: 'fished', days: 3, water: 'salt' },
+				{ day: dayOf('2026-05-02'), kind: 'loop-test', bightMm: 2000, spins: -2 },
+				{ day: dayOf('2026-06-01'), kind: 'moved', to: { on: 'coil', label: 'a "box"' } },
+				{ day: dayOf('2027-06-01'), kind: 'moved', to: { on: 'retired' } }
 			).map((event, i) => ({ ...event, id: `f${i}`, at: 10 + i }))
 		];
 		const row = careRow(entry(events), (id) => `the ${id}`);
@@ -90,7 +90,7 @@ describe('a history written small', () => {
 describe('the label of a coil', () => {
 	const state = careState(LINE, [
 		...ON_COIL,
-		...life({ day: '2026-05-02', kind: 'loop-test', bightMm: 2000, spins: -2 }).map((event) => ({
+		...life({ day: dayOf('2026-05-02'), kind: 'loop-test', bightMm: 2000, spins: -2 }).map((event) => ({
 			...event,
 			id: 't',
 			at: 9

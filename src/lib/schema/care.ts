@@ -1,8 +1,8 @@
 import { KEPT_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/core';
 import { z } from 'zod';
+import { Day as day } from './day';
 import { ComponentForm } from './setup';
 
-const day = z.iso.date();
 const turns = z.strictObject({ mean: z.number().min(-5000).max(5000), sd: z.number().min(0).max(5000) });
 const gap = z.number().min(-50).max(200);
 
@@ -81,7 +81,9 @@ export const KeptCareEvent = z.discriminatedUnion('kind', [
 
 /** What is stored reads back as the core knows it; an optional that is not there stays away. */
 export const asCareEvent = (body: z.output<typeof CareEventBody>): CareEvent =>
-	JSON.parse(JSON.stringify(body)) as CareEvent;
+	withoutGaps(body) as CareEvent;
+const withoutGaps = (body: object): object =>
+	Object.fromEntries(Object.entries(body).filter(([, held]) => held !== undefined));
 
 /** Events for one thing or several: the same day out for all of a spool, say. Sent again under their ids they count once. */
 export const AddCareEvents = z

@@ -11,7 +11,8 @@ const FIRST_END = 'rear end first';
 
 /** What stands on the label of a coil: what it is, which end comes first, its twist, since when it lies there. */
 export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Label {
-	const since = state.last.moved?.day ?? state.last.came?.day ?? '';
+	const since = state.last.moved?.day ?? state.last.came?.day;
+	const day = since?.toString() ?? '';
 	const { mean } = state.twist.perMetre;
 	const at = state.whereabouts;
 	const backing = kept.kind === 'backing';
@@ -24,7 +25,7 @@ export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Labe
 			...(at?.on === 'coil' ? [at.label] : []),
 			`${state.daysOut} days out`
 		],
-		foot: backing ? since : `${since}; twist ${formatNumber(Math.abs(mean), 1)} a metre${hand}`
+		foot: backing ? day : `${day}; twist ${formatNumber(Math.abs(mean), 1)} a metre${hand}`
 	};
 }
 

@@ -1,4 +1,4 @@
-import { careState, type CareEvent, type Whereabouts } from '$lib/core';
+import { careState, type CareEvent, type Whereabouts, dayOf } from '$lib/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { keptFromRecords, keptIdOf, readBrought, stillOn, type Brought, type FromRecords } from './kept';
@@ -32,7 +32,7 @@ class KitRoom {
 			id: `record-${this.#count}`,
 			setupId,
 			spoolId,
-			woundOn: '2026-04-01',
+			woundOn: dayOf('2026-04-01'),
 			writtenAt: 1000 * this.#count,
 			typed: { woundOn: '2026-04-01', turns: '', depth: '', gap: '', note: '', who: '' },
 			turns: null,
@@ -69,7 +69,7 @@ class KitRoom {
 	bring(number: number): void {
 		this.#count += 1;
 		const id = `brought-${this.#count}`;
-		const [day, at] = ['2026-04-01', 1000 * this.#count];
+		const [day, at] = [dayOf('2026-04-01'), 1000 * this.#count];
 		this.brought.push({ id, component: line(number) });
 		this.written.set(id, [
 			{ id: `${id}:came`, day, at, kind: 'came' },
@@ -121,7 +121,10 @@ class KitRoom {
 		const events = this.written.get(top) ?? [];
 		const at = 1000 * this.#count + 500 + events.length;
 		const to = { on: 'coil', label: 'by hand' } as const;
-		this.written.set(top, [...events, { id: `off-${at}-${top}`, day: '2026-04-01', at, kind: 'moved', to }]);
+		this.written.set(top, [
+			...events,
+			{ id: `off-${at}-${top}`, day: dayOf('2026-04-01'), at, kind: 'moved', to }
+		]);
 	}
 
 	/** Where the windings, and what was written beside them, say that everything is. */
@@ -223,7 +226,7 @@ describe('what is where, whatever was done', () => {
 
 describe('what was brought', () => {
 	const [one] = [{ id: 'brought-1', component: line(5) }];
-	const came: CareEvent = { id: 'brought-1:came', day: '2026-04-01', at: 1, kind: 'came' };
+	const came: CareEvent = { id: 'brought-1:came', day: dayOf('2026-04-01'), at: 1, kind: 'came' };
 	const there = (...events: CareEvent[]): readonly string[] =>
 		keptFromRecords([], new Map([[one.id, events]]), [one]).kept.map(({ id }) => id);
 
@@ -252,8 +255,8 @@ describe('what was brought', () => {
 		});
 	});
 	it('is there from when it came, until that is taken back, and again when that is', () => {
-		const back: CareEvent = { id: 'back-1', day: '2026-04-02', at: 2, kind: 'undone', of: came.id };
-		const again: CareEvent = { id: 'again-1', day: '2026-04-03', at: 3, kind: 'undone', of: back.id };
+		const back: CareEvent = { id: 'back-1', day: dayOf('2026-04-02'), at: 2, kind: 'undone', of: came.id };
+		const again: CareEvent = { id: 'again-1', day: dayOf('2026-04-03'), at: 3, kind: 'undone', of: back.id };
 		expect(there()).toEqual([]);
 		expect(there(came)).toEqual(['brought-1']);
 		expect(there(came, back)).toEqual([]);

@@ -129,7 +129,7 @@ interface Lying {
 type Written = ReadonlyMap<string, readonly CareEvent[]>;
 
 const isBefore = (a: { day: Day; at: number }, b: { day: Day; at: number }): boolean =>
-	a.day < b.day || (a.day === b.day && a.at < b.at);
+	(a.day.compare(b.day) || a.at - b.at) < 0;
 
 /** Whether something is still on a spool at a winding, by what was written of it since it was put there. */
 function isThere(lying: Lying, { spoolId, woundOn, writtenAt }: WindRecord, written: Written): boolean {

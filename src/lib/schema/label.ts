@@ -37,6 +37,6 @@ export function labelOf(record: WindRecord, units: UnitSystem): Label | undefine
 			)
 			.reverse()
 			.concat(`${record.form.spool.hand}-hand wind`),
-		foot: `${gap}; ${record.woundOn}`
+		foot: `${gap}; ${record.woundOn.toString()}`
 	};
 }

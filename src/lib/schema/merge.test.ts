@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { merge, withValue } from './merge';
+import { merge, same, withValue } from './merge';
 import { newSetup } from './new-setup';
 import type { SetupForm } from './setup';
 
@@ -89,6 +89,25 @@ describe('two edits put together', () => {
 		const { clashes, value } = merge(newSetup(), level, other);
 		expect(clashes.map(({ path }) => path.join('.'))).toEqual(['fill.stack.line.made']);
 		expect(value.fill.stack[1]!.made).toEqual(level.fill.stack[1]!.made);
+	});
+
+	it('in which order its keys stand is no change', () => {
+		const turned = (value: unknown): unknown =>
+			Array.isArray(value)
+				? value.map(turned)
+				: typeof value === 'object' && value !== null
+					? Object.fromEntries(
+							Object.entries(value)
+								.toReversed()
+								.map(([key, held]) => [key, turned(held)])
+						)
+					: value;
+		const theirs = turned(edited([0, 6], 'theirs')) as SetupForm;
+		expect(same(theirs, edited([0, 6], 'theirs'))).toBe(true);
+		expect(same(theirs, edited([0, 6], 'others'))).toBe(false);
+		const { value, clashes } = merge(newSetup(), edited([3], 'mine'), theirs);
+		expect(clashes).toEqual([]);
+		expect(value).toEqual(merge(newSetup(), edited([3], 'mine'), edited([0, 6], 'theirs')).value);
 	});
 
 	it('what was typed without its unit stays as it was typed', () => {

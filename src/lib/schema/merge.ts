@@ -17,7 +17,15 @@ export interface Merged<T> {
 type Dict = Readonly<Record<string, unknown>>;
 const isDict = (value: unknown): value is Dict =>
 	typeof value === 'object' && value !== null && !Array.isArray(value);
-const same = (a: unknown, b: unknown): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+/** Whether two values of JSON say the same: in whichever order their keys stand, and with or without what is undefined. */
+export function same(a: unknown, b: unknown): boolean {
+	if (a === b) return true;
+	if (Array.isArray(a) && Array.isArray(b))
+		return a.length === b.length && a.every((entry, i) => same(entry, b[i]));
+	if (!isDict(a) || !isDict(b)) return false;
+	return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => same(a[key], b[key]));
+}
 
 /** A list whose entries each have an id of their own. */
 const isKeyed = (value: unknown): value is readonly (Dict & { readonly id: string })[] =>

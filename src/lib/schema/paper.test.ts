@@ -1,4 +1,4 @@
-import { jobSteps, toolsOf } from '$lib/core';
+import { jobSteps, toolsOf, dayOf } from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { jobOf, plannedSeconds } from './job';
 import { LABEL_SIZES, labelOf } from './label';
@@ -16,7 +16,7 @@ const record = (given: Partial<WindRecord> = {}): WindRecord => ({
 	id: 'r',
 	setupId: 'u',
 	spoolId: 's',
-	woundOn: '2026-05-01',
+	woundOn: dayOf('2026-05-01'),
 	writtenAt: 0,
 	typed: {
 		woundOn: '2026-05-01',

@@ -1,4 +1,4 @@
-import { kindOf, remedySign, type Layer, type StepKind } from '$lib/core';
+import { kindOf, remedySign, type Day, type Layer, type StepKind } from '$lib/core';
 import { showDuration } from './phrase';
 import type { WindRecord } from './record';
 import { DEFAULT_UNITS, showLong, showSmall, showTurns, type UnitSystem } from './units';
@@ -13,7 +13,7 @@ export interface PastCell {
 /** A winding that is over, planned against actual. */
 export interface PastRun {
 	readonly id: string;
-	readonly woundOn: string;
+	readonly woundOn: Day;
 	readonly who: string;
 	readonly hand: string;
 	readonly cells: Readonly<Record<PastKey, PastCell>>;

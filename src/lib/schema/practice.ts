@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Day } from './day';
 
 /** A session with one knot: how many of what was asked were right. Sent again under its id, it counts once. */
 export const Practised = z
@@ -15,7 +16,7 @@ export const Practised = z
 	.meta({ id: 'Practised' });
 
 export const Season = z
-	.strictObject({ windsOn: z.iso.date().nullable() })
+	.strictObject({ windsOn: Day.nullable() })
 	.meta({ id: 'Season', description: 'The day spools are next wound; null when there is none.' });
 
 export const KnotProgress = z
@@ -23,6 +24,8 @@ export const KnotProgress = z
 		slug: z.string(),
 		/** When it should be looked at again; none before it was practised. */
 		dueAt: z.string().nullable(),
+		/** The day of that, where the person is. */
+		dueOn: z.string().nullable(),
 		practisedAt: z.string().nullable(),
 		sessions: z.number().int(),
 		/** How likely it is still remembered today, 0–1. */

@@ -1,3 +1,4 @@
+import type { Day } from '$lib/core';
 import type { RunSummary } from './run';
 import type { RecordForm, SetupForm } from './setup';
 
@@ -6,8 +7,7 @@ export interface WindRecord {
 	readonly id: string;
 	readonly setupId: string;
 	readonly spoolId: string;
-	/** ISO date. */
-	readonly woundOn: string;
+	readonly woundOn: Day;
 	/** When it was written down, ms: of two things on one day the later. */
 	readonly writtenAt: number;
 	/** As typed. */

@@ -1,11 +1,14 @@
 import { COUNTED_BY, REMEDY_KEYS, STEP_KINDS } from '$lib/core';
 import { z } from 'zod';
+import { Day } from './day';
 
 /** Most events of one request: a counter's few minutes. */
 export const MAX_EVENTS = 500;
 
 const id = z.string().regex(/^[\w-]{1,64}$/);
-const common = { id, at: z.number().int().min(0).max(8.64e15) };
+/** The last moment of the year 9999: later ones are not written in four digits. */
+const LATEST = 253_402_300_799_999;
+const common = { id, at: z.number().int().min(0).max(LATEST) };
 const part = z.string().min(1).max(40);
 /** A kind of step, with its part where there is one: `wind:backing`. */
 const step = z.string().regex(new RegExp(`^(${STEP_KINDS.join('|')})(:.{1,40})?$`));
@@ -52,7 +55,7 @@ export const RunEventShape = z
 const JobText = z.string().regex(/^(wind|swap|off\.\d{1,2}|untwist\..{1,40}\.\d{1,7})$/);
 export const StartRun = z.strictObject({ setupId: z.string().min(1).max(64), job: JobText.default('wind') });
 /** The job is over: what it came to is written down on this day, or it is left as if it had not been. */
-export const EndRun = z.strictObject({ day: z.iso.date(), leave: z.boolean().default(false) });
+export const EndRun = z.strictObject({ day: Day, leave: z.boolean().default(false) });
 export const AddEvents = z.strictObject({ events: z.array(RunEventShape).min(1).max(MAX_EVENTS) });
 /** What was written down then: events of Care. */
 export const Ended = z.object({ written: z.array(z.object({ keptId: z.string(), id: z.string() })) });

@@ -10,6 +10,7 @@ import {
 	SOURCES,
 	TAPERS,
 	WINDING_HANDS,
+	readDay,
 	type ChosenSchools,
 	type Density,
 	type Joint,
@@ -201,7 +202,9 @@ export type TravelForm = z.infer<typeof TravelForm>;
 
 /** What came out, as typed. All but the date may be left open. */
 export const RecordForm = z.strictObject({
-	woundOn: z.iso.date(),
+	woundOn: z
+		.string()
+		.refine((text) => readDay(text) !== undefined, { error: 'Give a day, such as 2026-11-25.' }),
 	turns: z.string().max(20),
 	depth: Typed,
 	gap: Typed,

@@ -1,4 +1,4 @@
-import { level, ROLES, solveFit, type KnownComponent } from '$lib/core';
+import { level, ROLES, solveFit, type KnownComponent, dayOf } from '$lib/core';
 import { windStackReference } from '$lib/core/fit/reference';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -23,7 +23,7 @@ const record = (form: SetupForm, given: Partial<WindRecord> = {}): WindRecord =>
 	id: `record-${(count += 1)}`,
 	setupId: 'setup-1',
 	spoolId: 'spool-1',
-	woundOn: '2026-04-01',
+	woundOn: dayOf('2026-04-01'),
 	writtenAt: (count += 10),
 	typed: { woundOn: '2026-04-01', turns: '', depth: '', gap: '', note: '', who: '' },
 	turns: null,
@@ -118,7 +118,7 @@ describe('what is where, told from windings', () => {
 	const form = measured();
 	const first = record(form);
 	const swap = must(swapped(now(first, 2), 1, [{ ...line(6, 'I'), note: 'sinker' }], 'yd-mm')).form;
-	const second = record(swap, { setupId: 'setup-2', woundOn: '2026-06-01' });
+	const second = record(swap, { setupId: 'setup-2', woundOn: dayOf('2026-06-01') });
 	const at = (records: readonly WindRecord[], id: string) => {
 		const moved = keptFromRecords(records)
 			.events.get(id)!

@@ -1,4 +1,5 @@
 import type { Issue, Result } from '$lib/core';
+import { toJson } from '$lib/schema/json';
 import { wordIssue, wordShape, type WordedIssue } from '$lib/schema/words';
 import type { RequestEvent } from '@sveltejs/kit';
 import { createHash, randomUUID } from 'node:crypto';
@@ -11,13 +12,17 @@ const MAX_BODY_BYTES = 256 * 1024;
 /** Largest photo taken, bytes: the browser makes them smaller than this first. */
 const MAX_PHOTO_BYTES = 400 * 1024;
 
+/** An answer as JSON, its days as they are sent. */
+export const respond = (value: unknown, status = 200): Response =>
+	new Response(toJson(value), { status, headers: { 'content-type': 'application/json' } });
+
 type RefusalStatus = 400 | 404 | 409 | 413 | 422;
 
 export const issueResponse = (
 	status: RefusalStatus,
 	issues: readonly WordedIssue[],
 	more: Readonly<Record<string, unknown>> = {}
-): Response => Response.json({ issues, ...more }, { status });
+): Response => respond({ issues, ...more }, status);
 
 const HEARTBEAT_MS = 20_000;
 
@@ -158,8 +163,7 @@ const BAD_WRITE_ID =
 
 /** What a write came to: its answer with this status (204 has none), or the refusal. */
 export function answered<T>(outcome: Outcome<T>, status: 200 | 201 | 204 = 200): Response {
-	if (outcome.ok)
-		return status === 204 ? new Response(null, { status }) : Response.json(outcome.value, { status });
+	if (outcome.ok) return status === 204 ? new Response(null, { status }) : respond(outcome.value, status);
 	const { refusal } = outcome;
 	switch (refusal.kind) {
 		case 'gone':
@@ -210,7 +214,7 @@ export const answering =
 		const body = await readBody(request, shape);
 		if (!body.ok) return body.response;
 		const answered = await answer(body.value);
-		return answered.ok ? Response.json(answered.value) : impossible(answered.issues);
+		return answered.ok ? respond(answered.value) : impossible(answered.issues);
 	};
 
 /** Runs a long computation batch by batch, letting other requests in between. */

@@ -1,17 +1,14 @@
 import type { Day } from '$lib/core';
+import { fromDate, toCalendarDate } from '@internationalized/date';
 
-/** What day it is where someone is, by the clock of the server; in UTC where nobody said where, or said nonsense. */
-export function todayIn(zone: string | undefined, now = new Date()): Day {
+/** What day an instant is where someone is; in UTC where nobody said where, or said nonsense. */
+export function dayIn(zone: string | undefined, instant: Date): Day {
 	try {
-		const parts = new Intl.DateTimeFormat('en-GB', {
-			timeZone: zone ?? 'UTC',
-			year: 'numeric',
-			month: '2-digit',
-			day: '2-digit'
-		}).formatToParts(now);
-		const part = (type: string): string => parts.find((one) => one.type === type)!.value;
-		return `${part('year')}-${part('month')}-${part('day')}`;
+		return toCalendarDate(fromDate(instant, zone ?? 'UTC'));
 	} catch {
-		return todayIn(undefined, now);
+		return dayIn(undefined, instant);
 	}
 }
+
+/** What day it is there, by the clock of the server. */
+export const todayIn = (zone: string | undefined, now = new Date()): Day => dayIn(zone, now);

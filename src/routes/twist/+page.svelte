@@ -72,7 +72,7 @@
 			</p>
 			<p class="figure text-[15px] text-soft">
 				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} nine times in ten, left-handed below 0; {line.tested
-					? `loop test of ${showDay(new Date(line.tested))}`
+					? `loop test of ${showDay(line.tested)}`
 					: 'no loop test yet'}. A day out adds about {formatNumber(line.growth.mean, 2)} a metre{line.growth
 					.sd < USUAL_GROWTH.sd
 					? ', by its loop tests'

@@ -89,7 +89,7 @@ export function counting(events: readonly CareEvent[]): CareEvent[] {
 	for (const event of undoings.sort((a, b) => b.at - a.at)) if (!undone.has(event.id)) undone.add(event.of);
 	return [...seen.values()]
 		.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
-		.sort((a, b) => (a.day === b.day ? a.at - b.at : a.day < b.day ? -1 : 1));
+		.sort((a, b) => a.day.compare(b.day) || a.at - b.at);
 }
 
 /** How much a transfer of which nobody said how may have twisted a line, turns a metre, 1σ. An assumption. */

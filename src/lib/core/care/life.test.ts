@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, dayNumber, daysBetween } from './days';
+import { addDays, dayNumber, dayOf, daysBetween, type Day } from './days';
 import { careState, type CareEvent, type CareJob, type Kept } from './events';
 import { paceOf } from './pace';
 import { duesOf, USUAL_RULES, type CareRule, type Due } from './rules';
 
 const LINE: Kept = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
 const BACKING: Kept = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
-const BEGAN = '2027-01-10';
+const BEGAN = dayOf('2027-01-10');
 
 /** What doing a job is written down as. A line that is judged is kept, so that its life goes on. */
 const DONE: Record<Exclude<CareJob, 'judge'>, Record<string, unknown>> = {
@@ -20,9 +20,9 @@ const RULES = USUAL_RULES.filter(({ job }) => job !== 'judge');
 
 interface Life {
 	/** Each job that was done, and the day. */
-	readonly done: readonly (readonly [job: CareJob, day: string])[];
+	readonly done: readonly (readonly [job: CareJob, day: Day])[];
 	/** Days on which something was due and, having been done, still was. */
-	readonly stillDue: readonly string[];
+	readonly stillDue: readonly Day[];
 	readonly events: readonly CareEvent[];
 }
 
@@ -34,12 +34,12 @@ function live(
 	days: number
 ): Life {
 	const events: CareEvent[] = [];
-	const add = (day: string, what: Record<string, unknown>): unknown =>
+	const add = (day: Day, what: Record<string, unknown>): unknown =>
 		events.push({ id: `e${events.length}`, at: events.length, day, ...what } as unknown as CareEvent);
-	const dues = (day: string): Due[] =>
+	const dues = (day: Day): Due[] =>
 		duesOf(rules, kept, careState(kept, events), day).filter(({ overdue }) => overdue);
-	const done: [CareJob, string][] = [];
-	const stillDue: string[] = [];
+	const done: [CareJob, Day][] = [];
+	const stillDue: Day[] = [];
 	add(BEGAN, { kind: 'came' });
 	for (let i = 1; i <= days; i++) {
 		const day = addDays(BEGAN, i);
@@ -98,7 +98,7 @@ describe('a life in which everything due is done the same evening', () => {
 			addDays(BEGAN, 730)
 		]);
 		// 2028 has a 29 February between the two.
-		expect(addDays(BEGAN, 730)).toBe('2029-01-09');
+		expect(addDays(BEGAN, 730).toString()).toBe('2029-01-09');
 	});
 	it('salt: backing is rinsed after each day in it, and after no other', () => {
 		fc.assert(
@@ -145,7 +145,7 @@ describe('what is expected', () => {
 				({ job }) => job === 'clean'
 			)!;
 			const { done } = live(LINE, RULES, regular, 500);
-			const next = done.find(([job, day]) => job === 'clean' && day > addDays(BEGAN, 403))![1];
+			const next = done.find(([job, day]) => job === 'clean' && day.compare(addDays(BEGAN, 403)) > 0)![1];
 			expect(Math.abs(daysBetween(next, due.expectedOn!))).toBeLessThanOrEqual(7);
 		}
 	);

@@ -20,7 +20,7 @@ export function paceOf(
 	const age = first === undefined ? 0 : daysBetween(first, today);
 	const since = addDays(today, -YEAR_DAYS);
 	const days = { fresh: 0, salt: 0 };
-	for (let i = events.length - 1; i >= 0 && events[i]!.day > since; i--) {
+	for (let i = events.length - 1; i >= 0 && events[i]!.day.compare(since) > 0; i--) {
 		const event = events[i]!;
 		if (event.kind === 'fished') days[event.water] += event.days;
 	}

@@ -1,4 +1,5 @@
-import { addDays, dayNumber, type Day } from './days';
+import { isWeekday } from '@internationalized/date';
+import { addDays, type Day } from './days';
 import type { CareJob } from './events';
 import { JOB_MINUTES, type Due } from './rules';
 
@@ -31,7 +32,9 @@ export interface Sitting {
 export function dueBefore(things: readonly PlannedThing[], before: Day): PlanItem[] {
 	return things.flatMap(({ id, place, dues }) =>
 		dues
-			.filter(({ overdue, expectedOn }) => overdue || (expectedOn !== undefined && expectedOn <= before))
+			.filter(
+				({ overdue, expectedOn }) => overdue || (expectedOn !== undefined && expectedOn.compare(before) <= 0)
+			)
 			.map(({ job, overdue, expectedOn }) => ({
 				thing: id,
 				place,
@@ -45,11 +48,7 @@ export function dueBefore(things: readonly PlannedThing[], before: Day): PlanIte
 
 /** Monday to Friday of the seven days from a day on. */
 export const workingDays = (from: Day): Day[] =>
-	Array.from({ length: 7 }, (_, i) => addDays(from, i)).filter((day) => {
-		// 1970-01-01 was a Thursday: Monday is 0.
-		const weekday = (((dayNumber(day) + 3) % 7) + 7) % 7;
-		return weekday < 5;
-	});
+	Array.from({ length: 7 }, (_, i) => addDays(from, i)).filter((day) => isWeekday(day, 'en-GB'));
 
 const gravity = (items: readonly PlanItem[]): number => items.filter(({ overdue }) => overdue).length;
 

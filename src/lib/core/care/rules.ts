@@ -105,7 +105,7 @@ const reachedOn = (daysOutLeft: number, perYear: number, today: Day): Day | unde
 	perYear > 0 ? addDays(today, Math.max(0, Math.ceil((365 * daysOutLeft) / perYear))) : undefined;
 
 const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
-	a === undefined || (b !== undefined && b < a) ? b : a;
+	a === undefined || (b !== undefined && b.compare(a) < 0) ? b : a;
 
 /** The day by the calendar, at the pace things go out. */
 function dateOf({ everyDays, paceCounts = 1 }: CareRule, last: Day | undefined, pace: Pace): Day | undefined {

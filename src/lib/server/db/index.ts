@@ -4,7 +4,7 @@ import { refuseIfGone } from './file';
 import { fileIn, openDatabase } from './open';
 import { DataTrouble } from './trouble';
 
-export { DataTrouble, troubleBehind } from './trouble';
+export { troubleBehind } from './trouble';
 
 /** The person's data: one SQLite file under WENDLE_DATA (./data unless set). */
 const directory = (): string => process.env['WENDLE_DATA'] ?? 'data';

@@ -1,3 +1,4 @@
+import { toJson } from '$lib/schema/json';
 import { wordShape, type WordedIssue } from '$lib/schema/words';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -29,7 +30,7 @@ export const flag = z.union([z.literal(0), z.literal(1)]).transform((value) => v
  * @throws Unkeepable for what would not read back
  */
 export function jsonText(shape: z.ZodType, value: unknown, ...path: string[]): string {
-	const text = JSON.stringify(value);
+	const text = toJson(value);
 	const read = shape.safeParse(JSON.parse(text));
 	if (!read.success) throw new Unkeepable(read.error, path);
 	return text;

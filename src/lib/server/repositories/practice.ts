@@ -1,3 +1,5 @@
+import type { Day } from '$lib/core';
+import { Day as DayText } from '$lib/schema/day';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';
@@ -63,15 +65,15 @@ export async function countSessions(db: Knex): Promise<Map<string, number>> {
 	return new Map(rows.map(({ slug, sessions }) => [slug, sessions]));
 }
 
-export async function findSeason(db: Knex): Promise<string | null> {
+export async function findSeason(db: Knex): Promise<Day | null> {
 	const row = z
-		.object({ winds_on: z.string() })
+		.object({ winds_on: DayText })
 		.optional()
 		.parse(await db('season').where({ id: 1 }).first('winds_on'));
 	return row?.winds_on ?? null;
 }
 
-export async function putSeason(trx: Writing, windsOn: string | null): Promise<void> {
+export async function putSeason(trx: Writing, windsOn: Day | null): Promise<void> {
 	if (windsOn === null) await trx('season').where({ id: 1 }).delete();
-	else await trx('season').insert({ id: 1, winds_on: windsOn }).onConflict('id').merge();
+	else await trx('season').insert({ id: 1, winds_on: windsOn.toString() }).onConflict('id').merge();
 }

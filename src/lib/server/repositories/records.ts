@@ -1,3 +1,4 @@
+import { Day } from '$lib/schema/day';
 import type { WindRecord } from '$lib/schema/record';
 import { RunSummary } from '$lib/schema/run';
 import { RecordForm, SetupForm } from '$lib/schema/setup';
@@ -11,7 +12,7 @@ const Row = z
 		id: z.string(),
 		setup_id: z.string(),
 		spool_id: z.string(),
-		wound_on: z.string(),
+		wound_on: Day,
 		typed: json(RecordForm),
 		turns: z.number().nullable(),
 		depth_mm: z.number().nullable(),
@@ -94,7 +95,7 @@ export async function insertRecord(trx: Writing, record: WindRecord): Promise<vo
 		id: record.id,
 		setup_id: record.setupId,
 		spool_id: record.spoolId,
-		wound_on: record.woundOn,
+		wound_on: record.woundOn.toString(),
 		typed: jsonText(RecordForm, record.typed),
 		turns: record.turns,
 		depth_mm: record.depthMm,

@@ -1,4 +1,12 @@
-import { NO_TURNS, runState, type CareEvent, type OffPart, type OnSource, type RunState } from '$lib/core';
+import {
+	NO_TURNS,
+	runState,
+	type CareEvent,
+	type Day,
+	type OffPart,
+	type OnSource,
+	type RunState
+} from '$lib/core';
 import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
 import { jobOf } from '$lib/schema/job';
 import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
@@ -85,7 +93,7 @@ async function leadingTo(db: Knex, setup: SavedSetup, now: SpoolNow, kept: KeptN
 }
 
 type Stamped<E> = E extends CareEvent ? Omit<E, 'id' | 'day' | 'at'> : never;
-const stamped = (day: string, event: Stamped<CareEvent>): CareEvent =>
+const stamped = (day: Day, event: Stamped<CareEvent>): CareEvent =>
 	({ id: randomUUID(), day, at: Date.now(), ...event }) as CareEvent;
 
 /** What came off and went on a coil, with what is written on it; and how the backing took a pull. */
@@ -93,7 +101,7 @@ function offEvents(
 	{ record }: SpoolNow,
 	off: readonly OffPart[],
 	{ coils, tug }: RunState,
-	day: string
+	day: Day
 ): { keptId: string; event: CareEvent }[] {
 	const { stack } = record.form.fill;
 	const idOf = (component: ComponentForm): string => keptIdOf(record.setupId, component);
@@ -119,10 +127,10 @@ export type WrittenDown = readonly { readonly keptId: string; readonly id: strin
 
 /**
  * Ends a job that is no winding: what came off is on a coil, or what was stretched and walked has lost its twist. Whoever
- * ends it first writes it down, in one go with its end; asked again it answers the same.
+ * ends it first writes it down, in one go with its end; asked the same again it answers the same.
  */
-export const endJob = (db: Knex, runId: string, day: string, leave: boolean): Promise<Outcome<WrittenDown>> =>
-	write(db, { id: `end:${runId}` }, async (trx, at) => {
+export const endJob = (db: Knex, runId: string, day: Day, leave: boolean): Promise<Outcome<WrittenDown>> =>
+	write(db, { id: `end:${runId}:${day.toString()}:${leave ? 'left' : 'done'}` }, async (trx, at) => {
 		const run = await findRun(trx, runId);
 		const asked = readJob(run?.job ?? null);
 		const setup = run && (await loadSetup(trx, run.setupId));
@@ -144,7 +152,7 @@ function untwistEvents(
 	{ id, form }: SavedSetup,
 	{ part, laneMm }: Extract<AskedJob, { kind: 'untwist' }>,
 	{ loopTest }: RunState,
-	day: string
+	day: Day
 ): { keptId: string; event: CareEvent }[] {
 	const component = form.fill.stack.find((one) => one.id === part);
 	const worked = workOut(form, DEFAULT_UNITS);

@@ -1,12 +1,11 @@
-import { addDays, dayNumber, daysBetween, JOB_NAMES, type Day, type Due } from '$lib/core';
+import { addDays, daysBetween, JOB_NAMES, type Day, type Due } from '$lib/core';
 import type { KeptEntry } from '$lib/schema/kept';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 
 /** A reminder the evening before: seconds before the day begins. */
 const EVENING_BEFORE_S = 6 * 3600;
-const DAY_MS = 86_400_000;
 /** Midnight of a day in UTC: a whole day has no time, and the generator writes the day of that. */
-const midnight = (day: Day): Date => new Date(dayNumber(day) * DAY_MS);
+const midnight = (day: Day): Date => day.toDate('UTC');
 
 const WHY: Record<Due['because'], string> = {
 	date: 'It is due by its date.',
@@ -36,7 +35,7 @@ export function calendarFile(entries: readonly KeptEntry[], today: Day, origin: 
 			if (!overdue && on === undefined) continue;
 			const since = state.events.at(0)?.day ?? today;
 			const day = overdue ? today : on!;
-			const key = encodeURIComponent(`${kept.id}/${job}/${overdue ? 'now' : on}`);
+			const key = encodeURIComponent(`${kept.id}/${job}/${overdue ? 'now' : String(on)}`);
 			const event = calendar.createEvent({
 				id: `${key}@wendle`,
 				sequence: overdue ? Math.max(0, daysBetween(since, today)) : 0,

@@ -1,4 +1,4 @@
-import { USUAL_RULES, type CareEvent } from '$lib/core';
+import { USUAL_RULES, type CareEvent, dayOf } from '$lib/core';
 import { measured } from '$lib/schema/testing';
 import ICAL from 'ical.js';
 import type { Knex } from 'knex';
@@ -32,19 +32,19 @@ async function wound(woundOn: string, spoolId?: string): Promise<{ id: string; s
 	return made;
 }
 const entry = async (kind: string, today: string) => {
-	const found = (await care(db, today)).entries.find((one) => one.kept.kind === kind);
+	const found = (await care(db, dayOf(today))).entries.find((one) => one.kept.kind === kind);
 	if (!found) throw new Error(`no ${kind}`);
 	return found;
 };
 let count = 0;
 const event = (day: string, rest: Record<string, unknown>): CareEvent =>
-	({ id: `event-${(count += 1)}-x`, at: 1e12 + count, day, ...rest }) as unknown as CareEvent;
+	({ id: `event-${(count += 1)}-x`, at: 1e12 + count, day: dayOf(day), ...rest }) as unknown as CareEvent;
 
 describe('what is looked after', () => {
 	it('is what was wound, where it was wound; nothing before', async () => {
-		expect((await care(db, '2026-06-01')).entries).toEqual([]);
+		expect((await care(db, dayOf('2026-06-01'))).entries).toEqual([]);
 		const { spoolId } = await wound('2026-04-01');
-		const { entries, usual, rules } = await care(db, '2026-06-01');
+		const { entries, usual, rules } = await care(db, dayOf('2026-06-01'));
 		expect(entries.map(({ kept }) => kept.kind).sort()).toEqual(['backing', 'line']);
 		expect(entries.every((one) => one.spoolId === spoolId)).toBe(true);
 		expect([usual, rules]).toEqual([true, USUAL_RULES]);
@@ -52,7 +52,7 @@ describe('what is looked after', () => {
 	it('another line on the same spool puts the one before on a coil: both are found', async () => {
 		const first = await wound('2026-04-01');
 		await wound('2026-05-01', first.spoolId);
-		const { entries } = await care(db, '2026-06-01');
+		const { entries } = await care(db, dayOf('2026-06-01'));
 		const lines = entries.filter(({ kept }) => kept.kind === 'line');
 		expect(lines).toHaveLength(2);
 		expect(lines.map(({ spoolId }) => spoolId).sort()).toEqual([first.spoolId, null].sort());
@@ -93,10 +93,10 @@ describe('what is looked after', () => {
 		await wound('2026-04-01');
 		await setCareRules(db, asked(), [{ job: 'clean', kinds: ['line'], everyDays: 30 }]);
 		expect((await entry('line', '2026-05-01')).dues).toMatchObject([
-			{ job: 'clean', on: '2026-05-01', overdue: true }
+			{ job: 'clean', on: dayOf('2026-05-01'), overdue: true }
 		]);
 		await setCareRules(db, asked(), undefined);
-		expect((await care(db, '2026-05-01')).usual).toBe(true);
+		expect((await care(db, dayOf('2026-05-01'))).usual).toBe(true);
 	});
 });
 
@@ -105,44 +105,48 @@ describe('what was there before it was wound here', () => {
 	const thing = (rest: Record<string, unknown> = {}) => ({
 		id: '3f3f3f3f-1111-4111-8111-3f3f3f3f3f3f',
 		component: { role: 'line' as const, made, length: '', note: 'deep one' },
-		came: '2026-03-01',
+		came: dayOf('2026-03-01'),
 		label: 'blue drawer',
 		at: 5,
 		...rest
 	});
 	it('is on its coil: new it has no twist, used nobody knows', async () => {
-		await bring(db, thing(), '2026-06-01');
+		await bring(db, thing(), dayOf('2026-06-01'));
 		const fresh = await entry('line', '2026-06-01');
 		expect(fresh.where).toBe('on a coil: blue drawer');
 		expect(fresh.state.twist.perMetre.mean).toBe(0);
 		expect(fresh.state.twist.perMetre.sd).toBeLessThan(0.2);
 		const used = { days: 30, water: 'salt' as const };
-		await bring(db, thing({ id: '4f3f3f3f-1111-4111-8111-3f3f3f3f3f3f', used }), '2026-06-01');
-		const old = (await care(db, '2026-06-01')).entries.find(({ kept }) => kept.id.startsWith('4'))!;
+		await bring(db, thing({ id: '4f3f3f3f-1111-4111-8111-3f3f3f3f3f3f', used }), dayOf('2026-06-01'));
+		const old = (await care(db, dayOf('2026-06-01'))).entries.find(({ kept }) => kept.id.startsWith('4'))!;
 		expect(old.state.twist.perMetre.sd).toBeGreaterThan(0.4);
-		expect([old.state.daysOut, old.state.saltDays, old.state.last.came?.day]).toEqual([30, 30, '2026-03-01']);
-		expect(old.state.last.moved?.day).toBe('2026-06-01');
+		expect([old.state.daysOut, old.state.saltDays, old.state.last.came?.day]).toEqual([
+			30,
+			30,
+			dayOf('2026-03-01')
+		]);
+		expect(old.state.last.moved?.day).toEqual(dayOf('2026-06-01'));
 		expect(old.dues.some(({ job }) => job === 'judge')).toBe(true);
 	});
 	it('sent again it is there once; what makes no sense is not there', async () => {
-		await bring(db, thing(), '2026-06-01');
-		await bring(db, thing({ label: 'elsewhere' }), '2026-06-02');
-		const { entries } = await care(db, '2026-06-01');
+		await bring(db, thing(), dayOf('2026-06-01'));
+		await bring(db, thing({ label: 'elsewhere' }), dayOf('2026-06-02'));
+		const { entries } = await care(db, dayOf('2026-06-01'));
 		expect(entries.map(({ where }) => where)).toEqual(['on a coil: blue drawer']);
 		const bad = await bring(
 			db,
 			thing({ id: 'x', component: { ...thing().component, length: 'as usual' } }),
-			'2026-06-01'
+			dayOf('2026-06-01')
 		);
 		expect(bad).toMatchObject({ ok: false, refusal: { issues: [{ path: ['component', 'length'] }] } });
-		expect((await care(db, '2026-06-01')).entries).toHaveLength(1);
+		expect((await care(db, dayOf('2026-06-01'))).entries).toHaveLength(1);
 	});
 	it('taken back it is gone, and can be brought again; wound, it is where it was wound', async () => {
-		await bring(db, thing(), '2026-06-01');
+		await bring(db, thing(), dayOf('2026-06-01'));
 		const { id } = (await entry('line', '2026-06-01')).kept;
 		const back = event('2026-06-01', { kind: 'undone', of: `${id}:came` });
 		expect(await addCareEvents(db, [{ keptId: id, event: back }])).toMatchObject({ ok: true });
-		expect((await care(db, '2026-06-01')).entries).toEqual([]);
+		expect((await care(db, dayOf('2026-06-01'))).entries).toEqual([]);
 		expect(await history(db, id)).toBeUndefined();
 		const again = event('2026-06-01', { kind: 'undone', of: back.id });
 		expect(await addCareEvents(db, [{ keptId: id, event: again }])).toMatchObject({ ok: true });
@@ -155,7 +159,7 @@ describe('what was there before it was wound here', () => {
 		const stack = [form.fill.stack[0]!, choice.candidates[0]!.component];
 		const other = await create(db, { ...form, fill: { ...form.fill, stack } }, 'yd-mm', { spoolId });
 		await recordWinding(db, asked(), other.id, { ...FORM, woundOn: '2026-06-03' }, 'yd-mm');
-		const { entries } = await care(db, '2026-06-04');
+		const { entries } = await care(db, dayOf('2026-06-04'));
 		const now = entries.find(({ kept }) => kept.id === id)!;
 		expect([now.spoolId, now.kept.label]).toEqual([spoolId, 'deep one']);
 		expect(now.state.events.map(({ kind }) => kind)).toEqual(['came', 'moved', 'moved']);
@@ -189,7 +193,9 @@ describe('the calendar file, read by another parser (ical.js)', () => {
 				{ job: 'clean', kinds: ['line'], everyDays: 365 }
 			]);
 			process.env['TZ'] = tz;
-			const events = read(calendarFile((await care(db, '2026-01-01')).entries, '2026-01-01', 'http://here'));
+			const events = read(
+				calendarFile((await care(db, dayOf('2026-01-01'))).entries, dayOf('2026-01-01'), 'http://here')
+			);
 			expect(events.map(({ day, until, whole, alarms }) => [day, until, whole, alarms])).toEqual([
 				['2026-03-29', '2026-03-30', true, 1],
 				['2026-10-26', '2026-10-27', true, 1]
@@ -200,7 +206,7 @@ describe('the calendar file, read by another parser (ical.js)', () => {
 	it('what is unchanged keeps its name and sequence, whatever else is written down', async () => {
 		await wound('2026-04-01');
 		const of = async (today: string) =>
-			read(calendarFile((await care(db, today)).entries, today, 'http://here'));
+			read(calendarFile((await care(db, dayOf(today))).entries, dayOf(today), 'http://here'));
 		const before = await of('2026-05-01');
 		const { kept } = await entry('line', '2026-05-01');
 		await addCareEvents(db, [
@@ -219,8 +225,8 @@ describe('the calendar file, read by another parser (ical.js)', () => {
 			{ keptId: kept.id, event: event('2026-05-02', { kind: 'fished', days: 9, water: 'fresh' }) }
 		]);
 		const clean = async (today: string) =>
-			read(calendarFile((await care(db, today)).entries, today, 'http://here')).find(({ summary }) =>
-				summary.startsWith('Clean')
+			read(calendarFile((await care(db, dayOf(today))).entries, dayOf(today), 'http://here')).find(
+				({ summary }) => summary.startsWith('Clean')
 			)!;
 		const [first, second] = [await clean('2026-05-03'), await clean('2026-05-04')];
 		expect([first.day, second.day]).toEqual(['2026-05-03', '2026-05-04']);

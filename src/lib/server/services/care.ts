@@ -167,7 +167,7 @@ export async function history(db: Knex, keptId: string): Promise<{ events: reado
 	const counts = new Set(state.events.map(({ id }) => id));
 	const events = [...(now.events.get(keptId) ?? []), ...written]
 		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(UNDER))
-		.sort((a, b) => (a.day === b.day ? b.at - a.at : a.day < b.day ? 1 : -1));
+		.sort((a, b) => b.day.compare(a.day) || b.at - a.at);
 	const setupOf = new Map((await listRecords(db)).map(({ id, setupId }) => [id, setupId]));
 	return {
 		events: events.map((event) => {

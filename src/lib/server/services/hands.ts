@@ -53,7 +53,7 @@ function summaryOf(
 	const fills = all.map(({ belief, record }) => ({
 		recordId: record.id,
 		spool: record.form.spool.name || 'Unnamed spool',
-		woundOn: record.woundOn,
+		woundOn: record.woundOn.toString(),
 		...handAsLay(belief),
 		counts: since === undefined || (times.get(record.id) ?? '') > since
 	}));

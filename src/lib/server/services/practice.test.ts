@@ -1,4 +1,4 @@
-import { findKnot, KNOTS } from '$lib/core';
+import { findKnot, KNOTS, dayOf } from '$lib/core';
 import { measured } from '$lib/schema/testing';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -77,7 +77,7 @@ describe('knots that are practised', () => {
 		const free = (await of('nail-knot', now)).dueAt!;
 		const windsOn = new Date(now.getTime() + 40 * DAY_MS).toISOString().slice(0, 10);
 		expect(Date.parse(free)).toBeGreaterThan(Date.parse(windsOn));
-		await setSeason(db, asked(), windsOn);
+		await setSeason(db, asked(), dayOf(windsOn));
 		const { dueAt } = await of('nail-knot', now);
 		expect((Date.parse(windsOn) - Date.parse(dueAt!)) / DAY_MS).toBe(READY_DAYS);
 		await setSeason(db, asked(), null);
@@ -85,7 +85,7 @@ describe('knots that are practised', () => {
 	});
 	it('a day that is past brings nothing forward, nor one that a session falls close before', () => {
 		const due = after(90);
-		const day = (days: number): string => after(days).toISOString().slice(0, 10);
+		const day = (days: number) => dayOf(after(days).toISOString().slice(0, 10));
 		expect(dueInTime(due, day(-3), START)).toEqual(due);
 		expect(dueInTime(due, day(READY_DAYS - 2), START)).toEqual(due);
 		expect(dueInTime(due, day(60), START).getTime()).toBeLessThan(after(60 - READY_DAYS + 1).getTime());

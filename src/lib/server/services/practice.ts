@@ -1,4 +1,4 @@
-import { findKnot, jobSteps, KNOTS } from '$lib/core';
+import { addDays, findKnot, jobSteps, KNOTS, type Day } from '$lib/core';
 import { jobOf } from '$lib/schema/job';
 import type { Practice } from '$lib/schema/practice';
 import { DEFAULT_UNITS } from '$lib/schema/units';
@@ -17,6 +17,7 @@ import {
 	putSeason,
 	type StoredCard
 } from '../repositories/practice';
+import { dayIn } from '../today';
 import { rack } from './setups';
 
 /**
@@ -27,16 +28,15 @@ const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false });
 
 /** How many days before the spools are wound a knot has to be fresh again. */
 export const READY_DAYS = 7;
-const DAY_MS = 86_400_000;
 
 const grade = (right: number, asked: number): Grade =>
 	right === asked ? Rating.Good : right >= asked / 2 ? Rating.Hard : Rating.Again;
 
 /** When it is due: as scheduled, but not after the day on which it has to be ready for the spools. */
-export function dueInTime(due: Date, windsOn: string | null, now: Date): Date {
+export function dueInTime(due: Date, windsOn: Day | null, now: Date, zone = 'UTC'): Date {
 	if (windsOn === null) return due;
-	const ready = new Date(Date.parse(windsOn) - READY_DAYS * DAY_MS);
-	const winds = new Date(Date.parse(windsOn) + DAY_MS);
+	const ready = addDays(windsOn, -READY_DAYS).toDate(zone);
+	const winds = addDays(windsOn, 1).toDate(zone);
 	// Practised within those days it is fresh; after them the next season has not been named yet.
 	return now < ready && due > ready && now < winds ? ready : due;
 }
@@ -55,7 +55,7 @@ async function knotsInUse(db: Knex): Promise<Set<string>> {
 }
 
 /** Every knot that is drawn: how often it was practised, how well it sits, and when it is due. */
-export async function practice(db: Knex, now = new Date()): Promise<Practice> {
+export async function practice(db: Knex, now = new Date(), zone?: string): Promise<Practice> {
 	const [cards, sessions, windsOn, inUse] = await Promise.all([
 		listCards(db),
 		countSessions(db),
@@ -63,12 +63,14 @@ export async function practice(db: Knex, now = new Date()): Promise<Practice> {
 		knotsInUse(db)
 	]);
 	return {
-		windsOn,
+		windsOn: windsOn?.toString() ?? null,
 		knots: KNOTS.map(({ slug }) => {
 			const card = cards.get(slug);
+			const due = card && dueInTime(card.due, windsOn, now, zone);
 			return {
 				slug,
-				dueAt: card ? dueInTime(card.due, windsOn, now).toISOString() : null,
+				dueAt: due?.toISOString() ?? null,
+				dueOn: due ? dayIn(zone, due).toString() : null,
 				practisedAt: card?.last_review?.toISOString() ?? null,
 				sessions: sessions.get(slug) ?? 0,
 				remembered: card ? scheduler.get_retrievability(card, now, false) : 0,
@@ -92,7 +94,7 @@ export const practised = (
 		return done(null);
 	});
 
-export const setSeason = (db: Knex, asked: WriteId, windsOn: string | null): Promise<Outcome<null>> =>
+export const setSeason = (db: Knex, asked: WriteId, windsOn: Day | null): Promise<Outcome<null>> =>
 	write(db, asked, async (trx) => {
 		await putSeason(trx, windsOn);
 		return done(null);

@@ -2,6 +2,7 @@ import { runState, type ChosenSchools } from '$lib/core';
 import type { BenchJob } from '$lib/schema/bench-job';
 import { stillOn } from '$lib/schema/kept';
 import type { WindRecord } from '$lib/schema/record';
+import { same } from '$lib/schema/merge';
 import { settleSetup } from '$lib/schema/settle';
 import type { FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/schema/setup';
 import type { UnitSystem } from '$lib/schema/units';
@@ -114,8 +115,6 @@ export const loadSpool = async (
 	const spool = await findSpool(db, id);
 	return spool && { form: spool.form, version: spool.version };
 };
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What a set-up that was saved is told by. */
 export interface Saved {

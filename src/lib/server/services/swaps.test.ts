@@ -1,3 +1,4 @@
+import { dayOf } from '$lib/core';
 import { measured } from '$lib/schema/testing';
 import { readCareFilter, momentsOf } from '$lib/schema/care-page';
 import { jobText } from '$lib/schema/bench-job';
@@ -31,7 +32,7 @@ afterEach(async () => {
 });
 
 const FORM = { turns: '', depth: '', gap: '', note: '', who: '' };
-const TODAY = '2026-07-01';
+const TODAY = dayOf('2026-07-01');
 async function wound(name: string, form = measured()): Promise<{ id: string; spoolId: string }> {
 	form.spool.name = name;
 	const made = await create(db, form, 'yd-mm');
@@ -185,7 +186,7 @@ describe('jobs that wind nothing new', () => {
 		expect((await rack(db))[0]!.other).toMatchObject({ job: 'off.1', done: ['off:line'] });
 		expect((await runBegun(db, id, 'off.1'))!.done).toEqual(['off:line']);
 		expect(await runBegun(db, id)).toBeUndefined();
-		expect(valueOf(await endJob(db, 'run-off', '2026-06-01', false))).toHaveLength(2);
+		expect(valueOf(await endJob(db, 'run-off', dayOf('2026-06-01'), false))).toHaveLength(2);
 		expect(await where()).toMatchObject({ [`${id}:line`]: 'on a coil: drawer', [`${id}:backing`]: 'Tarn' });
 		const backing = (await care(db, TODAY)).entries.find(({ kept }) => kept.kind === 'backing')!;
 		expect(backing.dues.find(({ job }) => job === 'tug-test')).toMatchObject({ because: 'line-change' });
@@ -219,20 +220,26 @@ describe('jobs that wind nothing new', () => {
 		const job = await benchJob(db, id, undefined);
 		expect(job).toMatchObject({ kind: 'off', keep: 3, off: [{ id: 'tip', role: 'tip' }] });
 		await startRun(db, 'run-off', id, jobText(job));
-		await endJob(db, 'run-off', '2026-06-01', false);
+		await endJob(db, 'run-off', dayOf('2026-06-01'), false);
 		expect((await where())[`${id}:tip`]).toMatch(/^on a coil: /);
 		expect((await where())[`${id}:head`]).toBe('Long rod');
 		expect(await benchJob(db, id, undefined)).toEqual({ kind: 'wind' });
 	});
 	it('a line that waits on its coil keeps its label, whatever else is wound on its spool', async () => {
 		const { id, spoolId } = await wound('Tarn');
-		const off = { id: 'event-0009', day: '2026-05-01', at: 1e12, kind: 'moved' } as const;
+		const off = { id: 'event-0009', day: dayOf('2026-05-01'), at: 1e12, kind: 'moved' } as const;
 		const to = { on: 'coil', label: 'drawer' } as const;
 		await addCareEvents(db, [{ keptId: `${id}:line`, event: { ...off, to } }]);
 		await record(await plan(spoolId, [sinker]), '2026-06-01');
 		expect((await where())[`${id}:line`]).toBe('on a coil: drawer');
 		// Taken back, it never left before the sinker came: then it went on a coil as anything does.
-		const undone = { id: 'event-0010', day: '2026-06-02', at: 2e12, kind: 'undone', of: off.id } as const;
+		const undone = {
+			id: 'event-0010',
+			day: dayOf('2026-06-02'),
+			at: 2e12,
+			kind: 'undone',
+			of: off.id
+		} as const;
 		await addCareEvents(db, [{ keptId: `${id}:line`, event: undone }]);
 		expect((await where())[`${id}:line`]).toBe('on a coil: off Tarn');
 	});
@@ -241,20 +248,20 @@ describe('jobs that wind nothing new', () => {
 		const job = 'untwist.line.40000';
 		await startRun(db, 'run-twist', id, job);
 		await addEvents(db, 'run-twist', [{ id: 'l', at: 1, kind: 'loop-test', bightMm: 2000, spins: 0.5 }]);
-		const ended = valueOf(await endJob(db, 'run-twist', '2026-06-01', false));
+		const ended = valueOf(await endJob(db, 'run-twist', dayOf('2026-06-01'), false));
 		expect(ended).toHaveLength(2);
 		const told = (await history(db, `${id}:line`))!.events.map(({ event }) => event.kind);
 		expect(told).toEqual(expect.arrayContaining(['let-out', 'loop-test']));
 		// Ended once, it says nothing twice.
-		expect(valueOf(await endJob(db, 'run-twist', '2026-06-01', false))).toEqual(ended);
+		expect(valueOf(await endJob(db, 'run-twist', dayOf('2026-06-01'), false))).toEqual(ended);
 		expect((await history(db, `${id}:line`))!.events).toHaveLength(told.length);
-		expect(await endJob(db, 'no run', '2026-06-01', false)).toMatchObject(GONE);
+		expect(await endJob(db, 'no run', dayOf('2026-06-01'), false)).toMatchObject(GONE);
 	});
 	it('left as it was, nothing is written down', async () => {
 		const { id } = await wound('Tarn');
 		const before = await where();
 		await startRun(db, 'run-off', id, 'off.1');
-		await endJob(db, 'run-off', '2026-06-01', true);
+		await endJob(db, 'run-off', dayOf('2026-06-01'), true);
 		expect(await where()).toEqual(before);
 	});
 });
@@ -291,7 +298,7 @@ describe('the care page', () => {
 	it('writes histories small, and reads them back', async () => {
 		const { id } = await wound('Tarn');
 		const fished = { kind: 'fished', days: 3, water: 'salt' } as const;
-		const event = { id: 'event-0001', day: '2026-05-01', at: 1e12, ...fished };
+		const event = { id: 'event-0001', day: dayOf('2026-05-01'), at: 1e12, ...fished };
 		await addCareEvents(db, [{ keptId: `${id}:line`, event }]);
 		const { rows } = await carePage(db, TODAY, filter('kind=line'));
 		expect(momentsOf(rows[0]!.history)).toMatchObject([
@@ -303,18 +310,13 @@ describe('the care page', () => {
 	it('a line put on a coil by hand bares its backing; taken back, it does not', async () => {
 		const { id } = await wound('Tarn');
 		const backing = async () => (await care(db, TODAY)).entries.find(({ kept }) => kept.kind === 'backing')!;
-		const off = {
-			id: 'event-0002',
-			day: '2026-05-01',
-			at: 1e12,
-			kind: 'moved',
-			to: { on: 'coil', label: 'x' }
-		} as const;
+		const to = { on: 'coil', label: 'x' } as const;
+		const off = { id: 'event-0002', day: dayOf('2026-05-01'), at: 1e12, kind: 'moved', to } as const;
 		await addCareEvents(db, [{ keptId: `${id}:line`, event: off }]);
 		expect((await backing()).dues.some(({ because }) => because === 'line-change')).toBe(true);
 		const undone = {
 			id: 'event-0003',
-			day: '2026-05-02',
+			day: dayOf('2026-05-02'),
 			at: 2e12,
 			kind: 'undone',
 			of: 'event-0002'

@@ -1,4 +1,4 @@
-import { fail, type ChosenSchools } from '$lib/core';
+import { dayOf, fail, type ChosenSchools } from '$lib/core';
 import { workOf } from '$lib/schema/bench-job';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/schema/job';
 import { readRecord } from '$lib/schema/readings';
@@ -62,7 +62,7 @@ export const recordWinding = (
 			id: randomUUID(),
 			setupId,
 			spoolId: setup.spoolId,
-			woundOn: typed.woundOn,
+			woundOn: dayOf(typed.woundOn),
 			writtenAt: Date.parse(now),
 			typed: settleRecord(typed, units),
 			...readings,

@@ -1,3 +1,4 @@
+import { toJson } from '$lib/schema/json';
 import type { WordedIssue } from '$lib/schema/words';
 import { v4 as uuid } from 'uuid';
 
@@ -28,7 +29,7 @@ export async function send<T>(
 	body?: unknown,
 	writeId: string = uuid()
 ): Promise<Reply<T>> {
-	const text = body === undefined ? '' : JSON.stringify(body);
+	const text = body === undefined ? '' : toJson(body);
 	try {
 		const response = await fetch(path, {
 			method,
@@ -65,7 +66,7 @@ export class Write {
 	}
 
 	async send<T>(method: Exclude<Method, 'GET'>, path: string, body?: unknown): Promise<Reply<T>> {
-		const what = JSON.stringify([method, path, body]);
+		const what = toJson([method, path, body]);
 		if (!this.#asked || (!this.#once && this.#asked.what !== what)) this.#asked = { what, id: uuid() };
 		const reply = await send<T>(method, path, body, this.#asked.id);
 		if (reply.kind !== 'unreachable') this.#asked = undefined;

@@ -1,6 +1,7 @@
-import type { ChosenSchools } from '$lib/core';
+import type { ChosenSchools, Day } from '$lib/core';
 import { SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from '$lib/schema/preferences';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/schema/units';
+import { CalendarDate } from '@internationalized/date';
 import { getContext, setContext } from 'svelte';
 
 const KEY = Symbol('preferences');
@@ -14,13 +15,25 @@ const remember = (name: string, value: string): void => {
 export const rememberZone = (): void =>
 	remember(ZONE_COOKIE, Intl.DateTimeFormat().resolvedOptions().timeZone);
 
+/** The day it is in this browser. */
+export function todayHere(): Day {
+	// A moment that is looked at once: nothing follows it.
+	// eslint-disable-next-line svelte/prefer-svelte-reactivity
+	const now = new Date();
+	return new CalendarDate(now.getFullYear(), now.getMonth() + 1, now.getDate());
+}
+
 /** Units, theme and a person's own ways, switched everywhere at once and remembered for the next page the server makes. */
 export class Preferences {
 	#units = $state<UnitSystem>('yd-mm');
 	#theme = $state<Theme>('system');
 	#schools = $state.raw<ChosenSchools>({});
 
-	constructor(units: UnitSystem, theme: Theme, schools: ChosenSchools) {
+	/** The day it is where the person is: as the server knew it, until this browser says otherwise. */
+	today = $state.raw() as Day;
+
+	constructor(units: UnitSystem, theme: Theme, schools: ChosenSchools, today: Day) {
+		this.today = today;
 		this.#units = units;
 		this.#theme = theme;
 		this.#schools = schools;
@@ -56,7 +69,7 @@ export class Preferences {
 	}
 }
 
-export const providePreferences = (units: UnitSystem, theme: Theme, schools: ChosenSchools): Preferences =>
-	setContext(KEY, new Preferences(units, theme, schools));
+export const providePreferences = (...given: ConstructorParameters<typeof Preferences>): Preferences =>
+	setContext(KEY, new Preferences(...given));
 
 export const usePreferences = (): Preferences => getContext<Preferences>(KEY);

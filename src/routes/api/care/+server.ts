@@ -1,9 +1,9 @@
 import { AddCareEvents, asCareEvent } from '$lib/schema/care';
-import { writing } from '$lib/server/http';
+import { respond, writing } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
-import { json, type RequestHandler } from '@sveltejs/kit';
+import type { RequestHandler } from '@sveltejs/kit';
 
-export const GET: RequestHandler = async ({ locals }) => json(await care(locals.today));
+export const GET: RequestHandler = async ({ locals }) => respond(await care(locals.today));
 
 /** Writes down what was done; every event has an id of its own. */
 export const POST = writing(

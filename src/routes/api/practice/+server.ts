@@ -4,16 +4,16 @@ import { done } from '$lib/server/outcome';
 import { practice, practised, setSeason } from '$lib/server/services';
 import { json, type RequestHandler } from '@sveltejs/kit';
 
-export const GET: RequestHandler = async () => json(await practice());
+export const GET: RequestHandler = async ({ locals }) => json(await practice(new Date(), locals.zone));
 
 /** Counts a session, once under its own id. */
-export const POST = writing(Practised, async (_asked, session) => {
+export const POST = writing(Practised, async (_asked, session, { locals }) => {
 	const counted = await practised(session);
-	return counted.ok ? done(await practice()) : counted;
+	return counted.ok ? done(await practice(new Date(), locals.zone)) : counted;
 });
 
 /** Says when spools are next wound. */
-export const PUT = writing(Season, async (asked, { windsOn }) => {
+export const PUT = writing(Season, async (asked, { windsOn }, { locals }) => {
 	const said = await setSeason(asked, windsOn);
-	return said.ok ? done(await practice()) : said;
+	return said.ok ? done(await practice(new Date(), locals.zone)) : said;
 });

@@ -6,7 +6,7 @@
 	const asked = new Asked(
 		() => data.asked,
 		({ before, week, minutes }) =>
-			`?${new URLSearchParams({ before, as: week ? 'week' : 'evening', minutes: String(minutes) })}`
+			`?${new URLSearchParams({ before: before.toString(), as: week ? 'week' : 'evening', minutes: String(minutes) })}`
 	);
 </script>
 

@@ -5,7 +5,6 @@
 	import { jobText, workOf, type BenchJob } from '$lib/schema/bench-job';
 	import { usualCoil } from '$lib/schema/kept';
 	import type { Ended } from '$lib/schema/run';
-	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { jobOf } from '$lib/schema/job';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import { showDuration, spoken } from '$lib/schema/phrase';
@@ -161,7 +160,7 @@
 	}
 	async function ended(written: Ended['written']): Promise<void> {
 		await run?.end();
-		const write = writer(() => today(getLocalTimeZone()).toString());
+		const write = writer(() => preferences.today);
 		if (written.length > 0)
 			void notify('Written down.', {
 				action: {

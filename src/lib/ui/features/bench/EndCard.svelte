@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import type { Ended } from '$lib/schema/run';
 	import { type Reply, send, troubleOf } from '../../state/api';
+	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
 	interface Props {
@@ -14,7 +14,8 @@
 		onended: (written: Ended['written']) => void;
 	}
 	let { kind, run, before, onended }: Props = $props();
-	let day = $state(today(getLocalTimeZone()).toString());
+	const preferences = usePreferences();
+	let day = $state(preferences.today.toString());
 	let trouble = $state<string>();
 	let busy = $state(false);
 

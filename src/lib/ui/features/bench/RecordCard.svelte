@@ -4,7 +4,6 @@
 	import type { RecordForm, TravelForm } from '$lib/schema/setup';
 	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
 	import type { WordedIssue } from '$lib/schema/words';
-	import { getLocalTimeZone, today } from '@internationalized/date';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
 	import { type Reply, troubleOf, usedAnswer, Write } from '../../state/api';
@@ -36,7 +35,7 @@
 	// Only the beginning comes from the run; what is typed stays.
 	// svelte-ignore state_referenced_locally
 	let form = $state<Omit<RecordForm, 'travelled'>>({
-		woundOn: today(getLocalTimeZone()).toString(),
+		woundOn: preferences.today.toString(),
 		turns: counted.turns ? String(Math.round(counted.turns)) : '',
 		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
 		gap: counted.gapMm === undefined ? '' : showSmall(counted.gapMm, preferences.units),

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Day } from '$lib/core';
 	import { v4 as uuid } from 'uuid';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
@@ -11,7 +12,7 @@
 
 	/** A line that lies on a coil and was never wound here: from now on it is looked after, and can go on a spool. */
 	interface Props {
-		today: string;
+		today: Day;
 		open: boolean;
 		/** It is there: the page looks again, says so, and offers to take it back. */
 		told: Told;
@@ -39,7 +40,7 @@
 		const { role, made, length, note } = componentOf(text, preferences.units);
 		const thing = {
 			component: { role, made, length, note },
-			came: came ?? today,
+			came: came ?? today.toString(),
 			label: label.trim() || usualLabel,
 			...(used && { used: { days, water } })
 		};
@@ -85,8 +86,8 @@
 			<Field
 				label="Yours since"
 				type="date"
-				max={today}
-				value={came ?? today}
+				max={today.toString()}
+				value={came ?? today.toString()}
 				oninput={(value) => (came = value || undefined)}
 			/>
 			{#if used}

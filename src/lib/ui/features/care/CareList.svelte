@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { dayNumber } from '$lib/core';
+	import { dayNumber, type Day } from '$lib/core';
 	import { careQuery, momentsOf, ROWS_AT_FIRST, type CareFilter, type CarePage } from '$lib/schema/care-page';
 	import { mostTwist } from '../../charts/timeline/lane';
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
@@ -16,7 +16,7 @@
 	/** Every line and backing: its life, where it is, what is due; and the ways to write down what was done. */
 	interface Props {
 		care: CarePage;
-		today: string;
+		today: Day;
 		/** The form for what is not there yet is open. */
 		adding: boolean;
 	}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Day } from '$lib/core';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import OutFields from './OutFields.svelte';
@@ -7,7 +8,7 @@
 	/** Days fished, many at once, for everything that is on one spool. */
 	interface Props {
 		spools: readonly { readonly id: string; readonly name: string; readonly things: readonly string[] }[];
-		today: string;
+		today: Day;
 		write: Write;
 	}
 	let { spools, today, write }: Props = $props();
@@ -20,7 +21,7 @@
 		if (!spool) return;
 		const { name, things } = spool;
 		const written = await write(
-			things.map((keptId) => ({ keptId, event: { kind: 'fished', ...out, day: day ?? today } })),
+			things.map((keptId) => ({ keptId, event: { kind: 'fished', ...out, day: day ?? today.toString() } })),
 			`${name}: ${out.days === 1 ? 'a day' : `${out.days} days`} out written down.`
 		);
 		if (written) out = { ...out, days: 1 };
@@ -48,8 +49,8 @@
 			<Field
 				label="Until"
 				type="date"
-				max={today}
-				value={day ?? today}
+				max={today.toString()}
+				value={day ?? today.toString()}
 				oninput={(value) => (day = value || undefined)}
 			/>
 		</div>

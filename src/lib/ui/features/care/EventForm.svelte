@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { formatLength, parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
 	import { longUnit, usualBightMm } from '$lib/schema/units';
-	import { getLocalTimeZone, today } from '@internationalized/date';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -30,7 +29,7 @@
 	const options = $derived(was?.kind === 'came' ? [{ value: 'came' as const, label: 'came' }] : whatOf(kept));
 	let picked = $state<What | undefined>(was && wasWhat(was));
 	const what = $derived(picked ?? options[0]!.value);
-	let day = $state(was?.day ?? today(getLocalTimeZone()).toString());
+	let day = $state((was?.day ?? preferences.today).toString());
 	let note = $state(was?.note ?? '');
 	let bight = $state(
 		was?.kind === 'loop-test'

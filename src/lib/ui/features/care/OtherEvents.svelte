@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { CareEvent, Kept } from '$lib/core';
+	import { dayOf, type CareEvent, type Kept } from '$lib/core';
 	import { send } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import EventForm from './EventForm.svelte';
@@ -25,18 +25,24 @@
 		/** What a winding says is put right by taking the winding back. */
 		setupId?: string;
 	}
+	/** As it comes over the wire. */
+	type Sent = Omit<Told, 'event'> & { event: Omit<CareEvent, 'day'> & { day: string } };
 	let history = $state.raw<readonly Told[]>();
 	let away = $state(false);
 	/** What is being put right; none: something new is written. */
 	let correcting = $state<CareEvent>();
 
 	async function load(): Promise<void> {
-		const reply = await send<{ events: Told[] }>(
+		const reply = await send<{ events: Sent[] }>(
 			'GET',
 			`/api/care/history?of=${encodeURIComponent(kept.id)}`
 		);
 		away = reply.kind !== 'ok';
-		if (reply.kind === 'ok') history = reply.value.events;
+		if (reply.kind === 'ok')
+			history = reply.value.events.map(({ event, ...told }) => ({
+				...told,
+				event: { ...event, day: dayOf(event.day) } as CareEvent
+			}));
 	}
 	$effect(() => {
 		if (shown && changed !== '') void load();

@@ -2,8 +2,10 @@
 	import {
 		dueBefore,
 		JOB_NAMES,
+		readDay,
 		spread,
 		workingDays,
+		type Day,
 		type Due,
 		type KeptKind,
 		type PlanItem
@@ -13,17 +15,17 @@
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
-	import { showDay } from '../dates';
+	import { showDay, showWeekday } from '../dates';
 
 	/** Everything that is due before a day, in one sitting or over a working week, with how long it takes. */
 	interface Props {
-		today: string;
-		before: string;
+		today: Day;
+		before: Day;
 		week: boolean;
 		/** Minutes of a day of that week. */
 		minutes: number;
 		things: readonly { id: string; label: string; kind: KeptKind; place: string; dues: readonly Due[] }[];
-		onchange: (part: { before?: string; week?: boolean; minutes?: number }) => void;
+		onchange: (part: { before?: Day; week?: boolean; minutes?: number }) => void;
 	}
 	let { today, before, week, minutes, things, onchange }: Props = $props();
 	const items = $derived(dueBefore(things, before));
@@ -34,7 +36,6 @@
 			? spread(items, workingDays(today), minutes)
 			: { sittings: [{ day: today, items, minutes: total }], over: [] }
 	);
-	const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: 'UTC' });
 	const places = (list: readonly PlanItem[]): [string, PlanItem[]][] =>
 		[...new Set(list.map(({ place }) => place))].map((place) => [
 			place,
@@ -47,9 +48,12 @@
 		<Field
 			label="Before"
 			type="date"
-			min={today}
-			value={before}
-			oninput={(value) => value && onchange({ before: value })}
+			min={today.toString()}
+			value={before.toString()}
+			oninput={(value) => {
+				const day = readDay(value);
+				if (day) onchange({ before: day });
+			}}
 		/>
 	</div>
 	<div class="w-72">
@@ -79,13 +83,13 @@
 </div>
 <p class="mt-6 text-[18px]" role="status" data-plan-total>
 	{#if items.length === 0}
-		Nothing before {showDay(new Date(before))}.
+		Nothing before {showDay(before)}.
 	{:else}
 		<span class="figure text-[40px] leading-none font-bold tracking-tighter"
 			><span class="px-1 marked">{showDuration(60 * total)}</span></span
 		>
 		<span class="ml-1"
-			>{items.length === 1 ? 'one thing' : `${items.length} things`} before {showDay(new Date(before))}.</span
+			>{items.length === 1 ? 'one thing' : `${items.length} things`} before {showDay(before)}.</span
 		>
 	{/if}
 </p>
@@ -114,7 +118,7 @@
 						></span
 					>
 					<span class="figure text-[14px] text-soft"
-						>{overdue ? 'due' : expectedOn ? `about ${showDay(new Date(expectedOn))}` : ''}</span
+						>{overdue ? 'due' : expectedOn ? `about ${showDay(expectedOn)}` : ''}</span
 					>
 					<span class="figure w-14 text-right">{takes} min</span>
 				</li>
@@ -127,7 +131,7 @@
 		<section class="mt-5 break-inside-avoid border-t-2 border-ink pt-2" data-sitting={day}>
 			{#if week}
 				<h2 class="flex justify-between text-[19px] font-semibold">
-					{weekday.format(new Date(day))}, {showDay(new Date(day))}
+					{showWeekday(day)}, {showDay(day)}
 					<span class="figure font-normal">{takes} min</span>
 				</h2>
 			{/if}

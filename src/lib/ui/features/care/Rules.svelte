@@ -150,7 +150,8 @@
 								aria-label="Leave out: {JOB_NAMES[rule.job]}, {rule.kinds
 									.map((kind) => ROLE_NAMES[kind])
 									.join(', ')}"
-								onclick={() => void save(rules.toSpliced(i, 1), 'Rule removed.')}><X size={15} /></button
+								onclick={() => void save(rules.toSpliced(i, 1), 'The rule is left out.')}
+								><X size={15} /></button
 							>
 						</td>
 					</tr>
@@ -163,7 +164,7 @@
 		aria-label="Another rule"
 		onsubmit={(event) => {
 			event.preventDefault();
-			void save([...rules, { job, kinds: [kind], everyDays }], 'Rule added.');
+			void save([...rules, { job, kinds: [kind], everyDays }], 'Another rule holds.');
 		}}
 	>
 		<div class="w-56">
@@ -185,7 +186,7 @@
 	</form>
 	{#if !usual}
 		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save(undefined)}
-			>Restore defaults</button
+			>The usual ones again</button
 		>
 	{/if}
 </details>

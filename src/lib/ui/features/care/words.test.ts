@@ -1,11 +1,11 @@
-import type { CareEvent, Due } from '$lib/core';
+import { dayOf, type CareEvent, type Due } from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { DONE, dueText, eventText, momentText } from './words';
 import { whatOf } from './event-kinds';
 
 type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at' | 'day'> : never;
 const said = (part: Part<CareEvent>): string =>
-	eventText({ id: 'e', at: 1, day: '2026-04-03', ...part } as CareEvent, 'm-mm');
+	eventText({ id: 'e', at: 1, day: dayOf('2026-04-03'), ...part } as CareEvent, 'm-mm');
 const due = (part: Partial<Due>): Due => ({
 	job: 'clean',
 	on: undefined,
@@ -56,12 +56,15 @@ describe('what happened, in words', () => {
 
 describe('what is due, in words', () => {
 	it.each<[Partial<Due>, string]>([
-		[{ on: '2026-04-03', expectedOn: '2026-04-03' }, 'by 3 Apr 2026'],
+		[{ on: dayOf('2026-04-03'), expectedOn: dayOf('2026-04-03') }, 'by 3 Apr 2026'],
 		[{ daysOutLeft: 1 }, '1 day out left'],
 		[{ daysOutLeft: 4 }, '4 days out left'],
-		[{ daysOutLeft: 4, expectedOn: '2026-05-01' }, '4 days out left, about 1 May 2026'],
-		[{ on: '2026-04-03', daysOutLeft: 4, expectedOn: '2026-04-03' }, 'by 3 Apr 2026; 4 days out left'],
-		[{ overdue: true, because: 'date', on: '2026-04-03' }, 'due since 3 Apr 2026'],
+		[{ daysOutLeft: 4, expectedOn: dayOf('2026-05-01') }, '4 days out left, about 1 May 2026'],
+		[
+			{ on: dayOf('2026-04-03'), daysOutLeft: 4, expectedOn: dayOf('2026-04-03') },
+			'by 3 Apr 2026; 4 days out left'
+		],
+		[{ overdue: true, because: 'date', on: dayOf('2026-04-03') }, 'due since 3 Apr 2026'],
 		[{ overdue: true, because: 'twist' }, 'due: too much twist'],
 		[{ overdue: true, because: 'line-change' }, 'due: the line over it was changed'],
 		[{ job: 'rinse', daysOutLeft: 1 }, 'after the next salt water'],

@@ -1,4 +1,4 @@
-import { formatNumber, loopTest, type CareEvent, type CareJob, type Due } from '$lib/core';
+import { dayNumbered, formatNumber, loopTest, type CareEvent, type CareJob, type Due } from '$lib/core';
 import type { Moment } from '$lib/schema/care-page';
 import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
 import { showDay } from '../dates';
@@ -53,11 +53,11 @@ function happened(event: CareEvent, units: UnitSystem): string {
 
 /** What happened, and when, in words. */
 export const eventText = (event: CareEvent, units: UnitSystem): string =>
-	`${showDay(new Date(event.day))}: ${happened(event, units)}${event.note ? `; ${event.note}` : ''}`;
+	`${showDay(event.day)}: ${happened(event, units)}${event.note ? `; ${event.note}` : ''}`;
 
 /** A moment of a time line in words. */
 export function momentText(moment: Moment, units: UnitSystem, twists: boolean): string {
-	const day = showDay(new Date(moment.day * 86_400_000));
+	const day = showDay(dayNumbered(moment.day));
 	const what =
 		moment.kind === 'fished'
 			? outText(moment.days ?? 1, moment.salt ?? false)
@@ -82,7 +82,7 @@ const WHY: Record<Due['because'], string> = {
 };
 /** When something is due, or why it is. */
 export function dueText({ job, on, daysOutLeft, because, overdue, expectedOn }: Due): string {
-	const day = on === undefined ? undefined : showDay(new Date(on));
+	const day = on === undefined ? undefined : showDay(on);
 	if (overdue) return because === 'date' ? `due since ${day}` : WHY[because];
 	if (job === 'rinse') return 'after the next salt water';
 	const left =
@@ -90,7 +90,9 @@ export function dueText({ job, on, daysOutLeft, because, overdue, expectedOn }: 
 			? []
 			: [
 					`${daysOutLeft === 1 ? '1 day' : `${formatNumber(daysOutLeft, 0)} days`} out left${
-						expectedOn !== undefined && expectedOn !== on ? `, about ${showDay(new Date(expectedOn))}` : ''
+						expectedOn !== undefined && !(on && expectedOn.compare(on) === 0)
+							? `, about ${showDay(expectedOn)}`
+							: ''
 					}`
 				];
 	return [...(day ? [`by ${day}`] : []), ...left].join('; ');

@@ -1,4 +1,6 @@
 import { invalidate } from '$app/navigation';
+import type { Day } from '$lib/core';
+import { toJson } from '$lib/schema/json';
 import { v4 as uuid } from 'uuid';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
@@ -17,7 +19,7 @@ export type Told = (
 ) => Promise<void>;
 
 export const teller =
-	(today: () => string): Told =>
+	(today: () => Day): Told =>
 	async (written, said) => {
 		await invalidate('wendle:care');
 		const undo = written.map(({ keptId, event }) => ({
@@ -25,7 +27,7 @@ export const teller =
 			event: { kind: 'undone', of: event.id }
 		}));
 		await notify(said, {
-			action: { label: 'Undo', onClick: () => void writer(today)(undo, 'Undone.') }
+			action: { label: 'Undo', onClick: () => void writer(today)(undo, 'Taken back.') }
 		});
 	};
 
@@ -34,9 +36,9 @@ type Stamped = Writing & { readonly event: { readonly id: string } };
 const unanswered = new Map<string, readonly Stamped[]>();
 
 export const writer =
-	(today: () => string): Write =>
+	(today: () => Day): Write =>
 	async (events, said) => {
-		const what = JSON.stringify([today(), events]);
+		const what = toJson([today(), events]);
 		const stamped =
 			unanswered.get(what) ??
 			events.map(({ keptId, event }, i) => ({

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { findKnot } from '$lib/core';
+	import { dayOf, findKnot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
 	import { showDay } from '../dates';
 	import { troubleOf, Write } from '../../state/api';
@@ -36,12 +36,12 @@
 		if (trouble === undefined) await invalidateAll();
 		else await notify(trouble);
 	}
-	function told({ dueAt, sessions, remembered }: Progress): string {
-		if (dueAt === null) return 'not practised yet';
+	function told({ dueAt, dueOn, sessions, remembered }: Progress): string {
+		if (dueAt === null || dueOn === null) return 'not practised yet';
 		const times = sessions === 1 ? 'once' : `${sessions} times`;
 		return `${times}, remembered about ${Math.round(100 * remembered)} %, ${
 			Date.parse(dueAt) <= now ? 'due since' : 'due'
-		} ${showDay(new Date(dueAt))}`;
+		} ${showDay(dayOf(dueOn))}`;
 	}
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
-	import { exercisesOf, type Exercise, type Knot } from '$lib/core';
+	import { dayOf, exercisesOf, type Exercise, type Knot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
 	import { showDay } from '../dates';
 	import { send } from '../../state/api';
@@ -19,7 +19,7 @@
 	let outcome = $state<boolean>();
 	let right = $state(0);
 	let kept = $state<'not yet' | 'sending' | 'kept' | 'failed'>('not yet');
-	let dueAt = $state<string | null>();
+	let dueOn = $state<string | null>();
 	const exercise = $derived(exercises[at]);
 
 	const QUESTIONS: Record<Exercise['kind'], string> = {
@@ -45,7 +45,7 @@
 			asked: exercises.length
 		});
 		kept = reply.kind === 'ok' ? 'kept' : 'failed';
-		if (reply.kind === 'ok') dueAt = reply.value.knots.find(({ slug }) => slug === knot.slug)?.dueAt;
+		if (reply.kind === 'ok') dueOn = reply.value.knots.find(({ slug }) => slug === knot.slug)?.dueOn;
 	}
 </script>
 
@@ -77,7 +77,7 @@
 		</h2>
 		<p class="mt-1 text-[17px]" aria-live="polite">
 			{#if kept === 'kept'}
-				Kept. {dueAt ? `It comes up again on ${showDay(new Date(dueAt))}.` : ''}
+				Kept. {dueOn ? `It comes up again on ${showDay(dayOf(dueOn))}.` : ''}
 			{:else if kept === 'failed'}
 				The server is not there: this session is not kept yet.
 				<button type="button" class="action-quiet" onclick={keep}>Try again</button>

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { getLocalTimeZone, parseDate } from '@internationalized/date';
 	import { showDay } from '../dates';
 	import Trash from '@lucide/svelte/icons/trash-2';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
@@ -21,7 +20,6 @@
 	const tallest = $derived(
 		Math.max(60, ...entries.map(({ drawing }) => 2 * (drawing?.spool.rimRadiusMm ?? 0))) * SCALE + 24
 	);
-	const showDate = (iso: string): string => showDay(parseDate(iso).toDate(getLocalTimeZone()));
 </script>
 
 <ul class="grid grid-cols-2 sm:grid-cols-[repeat(auto-fill,minmax(172px,1fr))]">
@@ -50,7 +48,7 @@
 					<span class="figure pr-3 text-[14px] leading-snug">{fact}</span>
 				{/each}
 				<span class="pr-3 text-[13.5px] text-soft">
-					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDate(entry.woundOn)}{/if}
+					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDay(entry.woundOn)}{/if}
 				</span>
 			</a>
 			{#if (due[entry.id] ?? 0) > 0}

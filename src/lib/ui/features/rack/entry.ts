@@ -1,4 +1,4 @@
-import type { Spool } from '$lib/core';
+import type { Day, Spool } from '$lib/core';
 import { workOf, type BenchJob } from '$lib/schema/bench-job';
 import type { WindRecord } from '$lib/schema/record';
 import type { SetupForm, SpoolForm } from '$lib/schema/setup';
@@ -41,8 +41,8 @@ export interface RackEntry {
 	readonly strands?: readonly ThreadStrand[];
 	/** Short facts, one a line. */
 	readonly facts: readonly string[];
-	/** When it was wound, ISO date. */
-	readonly woundOn?: string;
+	/** When it was wound. */
+	readonly woundOn?: Day;
 	/** A job begun or waiting. */
 	readonly job?: {
 		readonly href: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatNumber, loopTest, rangeOf, twistVerdict } from '$lib/core';
+	import { formatNumber, loopTest, rangeOf, twistVerdict, type Day } from '$lib/core';
 	import { usualBightMm } from '$lib/schema/units';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from './LoopCount.svelte';
@@ -9,7 +9,7 @@
 	/** How twisted is it now: a bight held up, and how far it spins. Written down, where it is of a line that is kept. */
 	interface Props {
 		line: { readonly id: string; readonly label: string } | undefined;
-		today: string;
+		today: Day;
 	}
 	let { line, today }: Props = $props();
 	const write = writer(() => today);

@@ -1,10 +1,9 @@
-import { notFound } from '$lib/server/http';
+import { notFound, respond } from '$lib/server/http';
 import { careHistory } from '$lib/server/services';
-import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 
 /** Everything that was written of one thing, `?of=`, newest first; what was taken back as well, and said so. */
 export const GET: RequestHandler = async ({ url }) => {
 	const history = await careHistory(url.searchParams.get('of') ?? '');
-	return history ? json(history) : notFound('line or backing');
+	return history ? respond(history) : notFound('line or backing');
 };

@@ -17,6 +17,9 @@ export const GET: RequestHandler = async ({ params }) => {
 export const PUT: RequestHandler = async ({ params, request }) => {
 	if (!ID.test(params.id))
 		return refuse(400, 'bad_id', 'Give the photo an id of letters, digits and dashes.');
+	// A body without a type is not passed on.
+	if (!request.headers.has('content-type'))
+		return refuse(400, 'not_a_jpeg', 'Send the picture with Content-Type: image/jpeg.');
 	const read = await readBytes(request);
 	if (!read) return refuse(413, 'too_large', 'Send at most 400 kB: make the picture smaller first.');
 	return answered(await keepPhoto(params.id, read), 204);

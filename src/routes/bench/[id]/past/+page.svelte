@@ -22,8 +22,8 @@
 		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
 		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		void notify('Winding undone. The previous line is back on the spool.', {
-			action: { label: 'Redo winding', onClick: () => void bring(id) }
+		void notify('The winding is taken back. What lay there before lies there again.', {
+			action: { label: 'Bring it again', onClick: () => void bring(id) }
 		});
 	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));

@@ -1,0 +1,22 @@
+/**
+ * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; the plug pulled
+ * sixty times. Ends with "all passed", or fails.
+ */
+import { spawnSync } from 'node:child_process';
+import { build, install, root } from './bootstrap.mjs';
+
+install();
+build();
+const env = { ...process.env, WENDLE_LONG: '1' };
+const CHECKS = [
+	['vitest', 'run', '--testTimeout=1800000', 'src/lib/server/services/accepted.property.test.ts'],
+	['playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts']
+];
+let failed = 0;
+for (const args of CHECKS) {
+	console.log(`\n== ${args.join(' ')}`);
+	const { status } = spawnSync('npx', ['--no-install', ...args], { cwd: root, stdio: 'inherit', env });
+	if (status !== 0) failed += 1;
+}
+console.log(failed === 0 ? '\nall passed' : `\n${failed} of ${CHECKS.length} failed`);
+process.exitCode = failed > 0 ? 1 : 0;
