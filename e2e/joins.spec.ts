@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import { existsSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
+import { newSetup } from '../src/lib/schema/new-setup';
 import { expect, open, saved, test, toBench } from './server';
 
 const addressOf = async (page: Page, spool: string): Promise<string> => {
@@ -35,7 +36,7 @@ test.describe('a text that is too long', () => {
 		await page.getByLabel('Across the rims').fill('8'.repeat(70));
 		const note = page.locator('[data-save]');
 		await expect(note).toHaveAttribute('data-save', 'refused');
-		await expect(note).toContainText('Not saved. Takes at most 64 characters.');
+		await expect(note).toContainText('Not saved. Across the rims: Takes at most 64 characters.');
 		await page.getByLabel('Across the rims').fill('84');
 		await saved(page);
 		await expect(note).toContainText(/Saved, version \d+/);
@@ -282,4 +283,20 @@ test('an empty data file is no empty rack, and a server that could not open it g
 	rmSync(join(server.data, 'wendle.sqlite'));
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
+});
+
+test('spools without a name do not hide one another', async ({ page, demo }) => {
+	const address = await addressOf(page, 'Loan box, junior');
+	const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
+		spools: { form: { name: string } }[];
+	};
+	const roomy = spools.find(({ form }) => form.name === 'Estuary reel, sea-run char')!.form;
+	const form = { spool: { ...roomy, name: '' }, fill: newSetup().fill };
+	for (let i = 0; i < 2; i++)
+		expect((await page.request.post(`${demo.url}/api/setups`, { data: { form } })).status()).toBe(201);
+	await open(page, address);
+	await page.getByLabel('Name of the spool').fill('');
+	await page.getByRole('tab', { name: 'The run' }).click();
+	await page.getByLabel('at least').fill('90 yd');
+	await expect(page.getByRole('link', { name: 'Unnamed spool' })).toHaveCount(2);
 });

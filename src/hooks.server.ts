@@ -35,6 +35,8 @@ export const handleError: HandleServerError = ({ error, event, status, message }
 	console.error(`${event.request.method} ${event.url.pathname} failed:`, error);
 	return {
 		message:
-			status < 500 ? message : 'Something went wrong on our side. Nothing you saved is lost; try again.'
+			status < 500
+				? message
+				: 'Something went wrong in Wendle, and it did not do what you asked. What was saved before is still there: try again.'
 	};
 };

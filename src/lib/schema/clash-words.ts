@@ -33,7 +33,8 @@ const NAMES: Readonly<Record<string, string>> = {
 	solve: 'whether its length is worked out'
 };
 
-function nameOf(path: readonly string[]): string {
+/** What a field of a set-up is called, by its path. */
+export function fieldName(path: readonly string[]): string {
 	const [group, list, id, ...rest] = path;
 	if (group === 'fill' && (list === 'stack' || list === 'swaps') && id !== undefined) {
 		const part = id.replace(/-\d+$/, '');
@@ -55,7 +56,7 @@ function valueText(value: unknown): string {
 
 /** A field that two windows changed differently, in words. */
 export const clashText = ({ path, mine, theirs }: Clash): { name: string; mine: string; other: string } => ({
-	name: nameOf(path),
+	name: fieldName(path),
 	mine: valueText(mine),
 	other: valueText(theirs)
 });

@@ -214,3 +214,5 @@ export const RecordForm = z.strictObject({
 	travelled: z.array(TravelForm).max(MAX_COMPONENTS).optional()
 });
 export type RecordForm = z.infer<typeof RecordForm>;
+/** What is sent of it: with the run at the bench that it ends, so that two windows at the end of one job write it down once. */
+export const WriteRecord = RecordForm.extend({ run: z.string().max(64).optional() });

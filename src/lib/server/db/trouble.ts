@@ -13,9 +13,9 @@ export type DataTroubleCode =
 /** What is wrong, and what to do about it. `path` is where the file should be. */
 const WORDS: Record<DataTroubleCode, (path: string) => string> = {
 	data_gone: (path) =>
-		`Wendle's data file (${path}) was moved or deleted while Wendle was running, so nothing can be saved. Put the file back where it was, then try again. What you have typed stays in this window.`,
+		`Wendle's data file (${path}) was moved or deleted while Wendle was running, so nothing can be saved. Put the file back where it was, then try again.`,
 	data_replaced: (path) =>
-		`Wendle's data file (${path}) was replaced by another one while Wendle was running, so nothing can be saved. Restart Wendle to use the file that is there now. What you have typed stays in this window.`,
+		`Wendle's data file (${path}) was replaced by another one while Wendle was running, so nothing can be saved. Restart Wendle to use the file that is there now.`,
 	data_empty: (path) =>
 		`Wendle's data file (${path}) is empty: something has cut it to nothing. Put a copy of it back, or delete it to begin with an empty rack, then try again.`,
 	data_full: (path) =>

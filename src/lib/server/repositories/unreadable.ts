@@ -57,12 +57,18 @@ export async function findText(
 	db: Knex,
 	table: UnreadableTable,
 	id: string
-): Promise<{ text: string; version: number } | undefined> {
+): Promise<{ text: string; version: number; spoolId: string | undefined } | undefined> {
 	const kept = TABLES[table];
 	const row = (await db(table)
 		.where({ [kept.key]: id })
 		.first('*')) as Row | undefined;
-	return row && { text: textOf(kept, row), version: Number(row['version'] ?? 1) };
+	if (!row) return undefined;
+	const spoolId = row['spool_id'];
+	return {
+		text: textOf(kept, row),
+		version: Number(row['version'] ?? 1),
+		spoolId: typeof spoolId === 'string' ? spoolId : undefined
+	};
 }
 
 /** What is wrong with a text that should be a row of a table; nothing when it reads. */
@@ -108,7 +114,7 @@ export async function putText(
 	const read = columnsOf(table, text);
 	if ('issues' in read) return read.issues;
 	const before = await findText(trx, table, id);
-	if (before) await keepFormer(trx, table, { id, ...before }, now);
+	if (before) await keepFormer(trx, table, { id, version: before.version, text: before.text }, now);
 	const row = trx(table).where({ [TABLES[table].key]: id });
 	await row.update({
 		...read.columns,
@@ -132,7 +138,7 @@ export async function takeOff(trx: Writing, table: UnreadableTable, id: string, 
 			.update({ [off]: now });
 	else {
 		const before = await findText(trx, table, id);
-		if (before) await keepFormer(trx, table, { id, ...before }, now);
+		if (before) await keepFormer(trx, table, { id, version: before.version, text: before.text }, now);
 		await trx(table)
 			.where({ [key]: id })
 			.delete();

@@ -224,6 +224,19 @@ describe('the end of a job', () => {
 		expect(await currentRun(db, id)).toBeUndefined();
 	});
 
+	it('comes once from two windows that are both at the end of one job', async () => {
+		const { id } = await create(db, measured(), 'yd-mm');
+		await startRun(db, 'run-one', id);
+		await addEvents(db, 'run-one', [turns('a', 300)]);
+		const end = () => recordWinding(db, asked(), id, CAME, 'yd-mm', {}, 'run-one');
+		const first = valueOf(await end());
+		expect(await end()).toEqual({ ok: false, refusal: { kind: 'used', answer: first } });
+		expect(await listRecords(db)).toHaveLength(1);
+		// Undone, it can be written down again.
+		valueOf(await takeBackWinding(db, asked(), first.id, true));
+		expect((await end()).ok).toBe(true);
+	});
+
 	it('is not the end of what was counted in a window that was away: it is kept with the winding', async () => {
 		const { id } = await create(db, measured(), 'yd-mm');
 		await startRun(db, 'run-one', id);

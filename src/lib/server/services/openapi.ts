@@ -6,7 +6,7 @@ import { KnotCurves, KnotList } from '$lib/schema/knot-api';
 import { ChooseKnotRequest, ChooseKnotResponse } from '$lib/schema/knot-choose-api';
 import { Practice, Practised, Season } from '$lib/schema/practice';
 import { AddEvents, Ended, EndRun, RunEvents, StartRun } from '$lib/schema/run';
-import { ComponentForm, CreateSetup, RecordForm, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
+import { ComponentForm, CreateSetup, WriteRecord, SaveSetup, SaveWays, SpoolForm } from '$lib/schema/setup';
 import { SwapRequest, SwapResponse } from '$lib/schema/swap-api';
 import { MendText } from '$lib/schema/unreadable';
 import { TwistRequest, TwistResponse } from '$lib/schema/twist-api';
@@ -89,8 +89,8 @@ export const openApiDocument = () =>
 			'/api/setups/{id}/records': {
 				post: writing(
 					'Write down how a winding turned out',
-					RecordForm,
-					{ '201': jsonOf(z.object(id), 'Written down.'), ...missing },
+					WriteRecord,
+					{ '201': jsonOf(z.object(id), 'Written down.'), ...missing, ...stale },
 					z.object(id)
 				)
 			},

@@ -14,6 +14,25 @@ const nameIn = (text: string): string => /"(?:name|note)":\s*"([^"\\]{1,80})"/.e
 const readableFormer = async (db: Knex, table: UnreadableTable, id: string): Promise<string | undefined> =>
 	(await listFormer(db, table, id)).find(({ text }) => issuesOf(table, text).length === 0)?.text;
 
+/** An entry as a person sees it: a set-up and a winding go by their spool's name. What is wrong is told from its text, where that tells it. */
+async function described(
+	db: Knex,
+	table: UnreadableTable,
+	id: string,
+	{ text, spoolId }: { readonly text: string; readonly spoolId: string | undefined },
+	otherwise: Unreadable['issues']
+): Promise<Unreadable> {
+	const spool = spoolId === undefined ? undefined : await findText(db, 'spools', spoolId);
+	const issues = issuesOf(table, text);
+	return {
+		table,
+		id,
+		name: nameIn((spool ?? { text }).text),
+		issues: issues.length > 0 ? issues : otherwise,
+		restorable: (await readableFormer(db, table, id)) !== undefined
+	};
+}
+
 /** Everything that is kept and was found not to read: the rack and Care, asked before, look at everything. */
 export async function unreadable(db: Knex): Promise<Unreadable[]> {
 	await listCards(db);
@@ -21,8 +40,7 @@ export async function unreadable(db: Knex): Promise<Unreadable[]> {
 	for (const { table, id, issues } of unreadableRows(db)) {
 		const row = isUnreadableTable(table) ? await findText(db, table, id) : undefined;
 		if (!isUnreadableTable(table) || !row) continue;
-		const restorable = (await readableFormer(db, table, id)) !== undefined;
-		found.push({ table, id, name: nameIn(row.text), issues, restorable });
+		found.push(await described(db, table, id, row, issues));
 	}
 	return found;
 }
@@ -35,9 +53,7 @@ export async function unreadableText(
 ): Promise<(Unreadable & { readonly text: string }) | undefined> {
 	const row = await findText(db, table, id);
 	if (!row) return undefined;
-	const { text } = row;
-	const restorable = (await readableFormer(db, table, id)) !== undefined;
-	return { table, id, name: nameIn(text), issues: issuesOf(table, text), restorable, text };
+	return { ...(await described(db, table, id, row, [])), text: row.text };
 }
 
 /** Keeps a text in the place of one that does not read. */

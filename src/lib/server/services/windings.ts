@@ -10,9 +10,9 @@ import { asWound } from '$lib/schema/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write, type WriteId } from '../db/write';
-import { bad, done, gone, type Outcome } from '../outcome';
+import { bad, done, gone, refused, type Outcome } from '../outcome';
 import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
-import { markEnded, markEndedBy } from '../repositories/runs';
+import { findRun, markEnded, markEndedBy } from '../repositories/runs';
 import { benchJob, spoolNow } from './bench';
 import { keptNow } from './care';
 import { currentRun, foldedRun, summaryOf } from './runs';
@@ -25,18 +25,26 @@ export const recordsOf = async (db: Knex, setupId: string): Promise<WindRecord[]
 /** One winding; undefined when there is none. */
 export const recordById = findRecord;
 
-/** Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own. */
+/**
+ * Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own.
+ *
+ * @param ends the run that this ends, as whoever writes it down knows it: what has ended is not ended twice
+ */
 export const recordWinding = (
 	db: Knex,
 	asked: WriteId,
 	setupId: string,
 	typed: RecordForm,
 	units: UnitSystem,
-	person: ChosenSchools = {}
+	person: ChosenSchools = {},
+	ends?: string
 ): Promise<Outcome<{ id: string }>> =>
 	write(db, asked, async (trx, now) => {
 		const setup = await loadSetup(trx, setupId);
 		if (!setup) return gone('set-up');
+		const ended = ends === undefined ? null : (await findRun(trx, ends))?.recordId;
+		// Another window at the end of the same job was first.
+		if (ended && (await findRecord(trx, ended))) return refused({ kind: 'used', answer: { id: ended } });
 		const typedReadings = readRecord(typed, units);
 		if (!typedReadings.ok) return bad(typedReadings.issues);
 		const bench = await benchJob(trx, setupId, undefined);

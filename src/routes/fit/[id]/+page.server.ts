@@ -21,5 +21,5 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 	}
 	const saved = await loadSetup(params.id);
 	if (!saved) error(404, 'There is no such set-up (any more).');
-	return { form: saved.form, saved: { id: saved.id, version: saved.version } };
+	return { form: saved.form, saved: { id: saved.id, spoolId: saved.spoolId, version: saved.version } };
 };

@@ -275,6 +275,7 @@
 				{doing}
 				plan={job.plan}
 				elsewhere={wound}
+				run={() => run?.id}
 				counted={{
 					turns: run?.state.turns.get(stopPart),
 					depthMm: run?.state.depths.get(stopPart)?.depthMm,

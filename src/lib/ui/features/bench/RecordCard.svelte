@@ -19,13 +19,15 @@
 		plan: JobSetup['plan'];
 		/** It was not wound here: nothing of how is taken for known. */
 		elsewhere: boolean;
+		/** The run that this ends; none when nothing was done in it. */
+		run: () => string | undefined;
 		/** What was counted and read on the way, to begin with. */
 		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
 		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
 		before: () => Promise<boolean>;
 		onrecorded: (record: string) => void;
 	}
-	let { setupId, job, doing, plan, elsewhere, counted, before, onrecorded }: Props = $props();
+	let { setupId, job, doing, plan, elsewhere, run, counted, before, onrecorded }: Props = $props();
 	const preferences = usePreferences();
 	// One winding is written down here, however often it is tried.
 	const write = new Write({ once: true });
@@ -78,18 +80,21 @@
 		if (busy) return;
 		busy = true;
 		hands.set('who', form.who);
-		const reply: Reply<{ id: string }> = (await before())
+		const ready = await before();
+		const runId = run();
+		const reply: Reply<{ id: string }> = ready
 			? await write.send('POST', `/api/setups/${setupId}/records`, {
 					...$state.snapshot(form),
-					travelled: $state.snapshot(travels).filter((travel) => travel !== undefined)
+					travelled: $state.snapshot(travels).filter((travel) => travel !== undefined),
+					...(runId !== undefined && { run: runId })
 				})
 			: { kind: 'unreachable' };
 		busy = false;
-		// An earlier try had reached the server, with what was typed then.
+		// An earlier try had reached the server, or another window was first: with what was typed there.
 		const earlier = usedAnswer<{ id: string }>(reply);
 		if (earlier) {
 			void notify(
-				'An earlier try had reached the server, with what you had typed then. To change it, open the past windings of this set-up, undo it and write it down again.'
+				'This winding was on the rack already, from an earlier try or another window, with what was typed there. To change it, open the past windings of this set-up, undo it and write it down again.'
 			);
 			return onrecorded(earlier.id);
 		}

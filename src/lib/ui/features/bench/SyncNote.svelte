@@ -27,12 +27,18 @@
 				];
 		}
 	});
+	/** Something can be lost, or is not where it seems: that has to be seen wherever the page is. */
+	const grave = $derived(run.over || (run.sync === 'away' && run.onlyHere));
 	const warns = $derived(run.sync === 'away' || run.over);
 </script>
 
 <span
 	role="status"
-	class={warns ? 'text-warn' : ''}
+	class={grave
+		? 'fixed inset-x-0 top-0 z-30 border-b-2 border-warn bg-paper px-4 py-2 text-[15px] text-warn sm:px-8'
+		: warns
+			? 'text-warn'
+			: ''}
 	data-state={run.sync}
 	data-version={run.entries}
 	data-kept={run.sync === 'saved' ? 'server' : run.onlyHere ? 'page' : 'browser'}

@@ -22,7 +22,7 @@
 
 	interface Props {
 		form: SetupForm;
-		saved?: { id: string; version: number } | undefined;
+		saved?: { id: string; spoolId: string; version: number } | undefined;
 		/** The spool that a new set-up is for. */
 		of?: OfSpool | undefined;
 	}
@@ -36,7 +36,8 @@
 		form,
 		() => preferences.units,
 		() => store.autosave.touch(),
-		() => store.issues
+		() => store.issues,
+		() => store.known?.spoolId ?? of?.spoolId
 	);
 	// svelte-ignore state_referenced_locally
 	const store = new SetupStore({

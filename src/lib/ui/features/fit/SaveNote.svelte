@@ -29,6 +29,7 @@
 	role="status"
 	data-save={autosave.state}
 	data-version={version}
-	class="figure max-w-[60ch] text-[14px] {warns ? 'text-warn' : 'text-soft'}"
-	><span>{words[0]}</span><span>{words[1]}</span></span
+	class="figure text-[14px] {warns
+		? 'fixed inset-x-0 bottom-[62px] z-30 border-y-2 border-warn bg-paper px-4 py-2 text-[15px] text-warn sm:px-8 lg:bottom-0'
+		: 'text-soft'}"><span>{words[0]}</span><span>{words[1]}</span></span
 >

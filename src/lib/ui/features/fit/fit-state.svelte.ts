@@ -29,6 +29,7 @@ export class FitState {
 	readonly #units: () => UnitSystem;
 	readonly #onchange: () => void;
 	readonly #refused: () => readonly WordedIssue[];
+	readonly #spoolId: () => string | undefined;
 	#lastGood: Workout | undefined;
 
 	readonly result = $derived.by(() => workOut($state.snapshot(this.form), this.#units()));
@@ -40,17 +41,27 @@ export class FitState {
 	readonly stale = $derived(!this.result.ok);
 	readonly issues = $derived.by(() => (this.result.ok ? [] : this.result.issues.map(wordIssue)));
 
-	/** @param refused what the server says is wrong with a field; its paths begin at the body that was sent */
+	/**
+	 * @param refused what the server says is wrong with a field; its paths begin at the body that was sent
+	 * @param spoolId the spool it is for; none before it is saved
+	 */
 	constructor(
 		form: SetupForm,
 		units: () => UnitSystem,
 		onchange: () => void,
-		refused: () => readonly WordedIssue[] = () => []
+		refused: () => readonly WordedIssue[] = () => [],
+		spoolId: () => string | undefined = () => undefined
 	) {
 		this.form = form;
 		this.#units = units;
 		this.#onchange = onchange;
 		this.#refused = refused;
+		this.#spoolId = spoolId;
+	}
+
+	/** The spool it is for, among all of them: spools may have one name, or none. */
+	get spoolId(): string | undefined {
+		return this.#spoolId();
 	}
 
 	/** What is wrong with a field. An empty field is not wrong, only not there yet. */

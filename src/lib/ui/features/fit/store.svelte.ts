@@ -9,6 +9,7 @@ import { Autosave, type SaveOutcome } from '../../state/autosave.svelte';
 
 interface Known {
 	readonly id: string;
+	readonly spoolId: string;
 	readonly version: number;
 }
 /** A spool that a new set-up is for, and the version of it that was seen. */
@@ -20,11 +21,14 @@ export interface OfSpool {
 type Current =
 	{ form: SetupForm; version: number } | { spool: SetupForm['spool']; spoolVersion: number; spoolId: string };
 
+/** What a save comes to; the first one says what was made. */
+type Answer = Pick<Known, 'version'> & Partial<Known>;
+
 /** A save that was sent: sent again, as it was, until the server has answered. */
 interface Attempt {
 	readonly writeId: string;
 	readonly form: SetupForm;
-	readonly send: (writeId: string) => Promise<Reply<{ id?: string; version: number }>>;
+	readonly send: (writeId: string) => Promise<Reply<Answer>>;
 }
 
 interface Options {
@@ -35,6 +39,13 @@ interface Options {
 	/** What somebody else saved is shown as well. */
 	readonly onmerged: (form: SetupForm) => void;
 	readonly oncreate: (id: string) => void;
+}
+
+/** What the server says of the first field it will not take: its name, and what is wrong. */
+async function whatIsWrong([first]: readonly WordedIssue[]): Promise<string | undefined> {
+	if (!first || first.path.length < 2) return first?.message;
+	const { fieldName } = await import('$lib/schema/clash-words');
+	return `${fieldName(first.path.slice(1).map(String))}: ${first.message}`;
 }
 
 const textOf = (form: SetupForm): string => JSON.stringify(form);
@@ -74,7 +85,11 @@ export class SetupStore {
 		const reply = await attempt.send(attempt.writeId);
 		this.issues = reply.kind === 'refused' ? reply.issues : [];
 		this.trouble =
-			reply.kind === 'ok' ? undefined : reply.kind === 'refused' ? reply.issues[0]?.message : reply.message;
+			reply.kind === 'ok'
+				? undefined
+				: reply.kind === 'refused'
+					? await whatIsWrong(reply.issues)
+					: reply.message;
 		// Whether it was done nobody knows: it is sent again as it was, before anything newer.
 		if (reply.kind === 'unreachable') return 'failed';
 		this.#attempt = undefined;
@@ -96,12 +111,9 @@ export class SetupStore {
 		};
 	}
 
-	#saved(
-		form: SetupForm,
-		{ id, version }: { id?: string; version: number }
-	): Promise<SaveOutcome> | SaveOutcome {
-		const created = !this.known && id !== undefined;
-		this.known = { id: this.known?.id ?? id!, version };
+	#saved(form: SetupForm, { id, spoolId, version }: Answer): Promise<SaveOutcome> | SaveOutcome {
+		const created = !this.known;
+		this.known = this.known ? { ...this.known, version } : { id: id!, spoolId: spoolId!, version };
 		this.#base = this.#settled(form);
 		if (created) this.#options.oncreate(this.known.id);
 		// It may have been changed while it was on its way.

@@ -40,7 +40,7 @@ afterEach(() => vi.unstubAllGlobals());
 function opened(known = true) {
 	const window = { form: newSetup(), created: [] as string[] };
 	const store = new SetupStore({
-		known: known ? { id: 'u', version: 1 } : undefined,
+		known: known ? { id: 'u', spoolId: 's', version: 1 } : undefined,
 		of: undefined,
 		units: () => 'yd-mm',
 		form: () => structuredClone(window.form),
@@ -60,7 +60,7 @@ describe('a set-up that is saved as it is typed', () => {
 		const { window, store, save } = opened(false);
 		const sent = serving(
 			() => 'lost',
-			() => json({ id: 'made', version: 1 }, 201),
+			() => json({ id: 'made', spoolId: 'new', version: 1 }, 201),
 			saved(2)
 		);
 		await save(({ spool }) => (spool.name = 'Tarn'));
@@ -75,7 +75,7 @@ describe('a set-up that is saved as it is typed', () => {
 		expect(sent[2]!.body.form.spool).toMatchObject({ name: 'Tarn', rim: '84' });
 		expect(sent[2]!.id).not.toBe(sent[0]!.id);
 		expect([store.known, window.created, store.autosave.state]).toEqual([
-			{ id: 'made', version: 2 },
+			{ id: 'made', spoolId: 'new', version: 2 },
 			['made'],
 			'saved'
 		]);
@@ -121,7 +121,11 @@ describe('a set-up that is saved as it is typed', () => {
 		};
 		const sent = serving(() => json({ issues: [issue] }, 422), saved(2));
 		await save(({ spool }) => (spool.rim = '9'.repeat(70)));
-		expect([store.autosave.state, store.trouble, store.issues]).toEqual(['refused', issue.message, [issue]]);
+		expect([store.autosave.state, store.trouble, store.issues]).toEqual([
+			'refused',
+			`Across the rims: ${issue.message}`,
+			[issue]
+		]);
 		expect(store.autosave.pending).toBe(true);
 		await store.autosave.flush();
 		expect(sent).toHaveLength(1);

@@ -16,7 +16,7 @@
 	}
 </script>
 
-<div class="flex flex-wrap gap-x-5 gap-y-2">
+<div class="figure flex flex-wrap gap-x-5 gap-y-1 text-[15px]">
 	{#if !opened}
 		<a class="grid min-h-9 place-items-center underline" href={Acts.address(entry)}>Open as text</a>
 	{/if}

@@ -23,7 +23,7 @@
 				const reader = new Reader();
 				const source = readSource(form, preferences.units, reader);
 				const built = reader.issues.length === 0 ? spoolOf(source) : undefined;
-				if (!built?.ok || form.name === fit.form.spool.name) return [];
+				if (!built?.ok || id === fit.spoolId) return [];
 				const on = solveFit(built.value.spool, workout.problem.stack, workout.problem.gapMm);
 				const lengthMm = on.ok && on.value.fits ? (on.value.solved?.lengthMm ?? 0) : 0;
 				return lengthMm >= leastMm ? [{ id, name: form.name || 'Unnamed spool', lengthMm }] : [];

@@ -1,11 +1,11 @@
-import { RecordForm } from '$lib/schema/setup';
+import { WriteRecord } from '$lib/schema/setup';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const POST = writing(
-	RecordForm,
-	(asked, typed, { params, locals }: RequestEvent) =>
-		recordWinding(asked, params.id, typed, locals.units, locals.schools),
+	WriteRecord,
+	(asked, { run, ...typed }, { params, locals }: RequestEvent) =>
+		recordWinding(asked, params.id, typed, locals.units, locals.schools, run),
 	201
 );
