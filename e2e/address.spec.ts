@@ -60,3 +60,21 @@ test('twist, knots and the plan need no server to be asked something else', asyn
 		await expect(page.getByLabel(/Minutes/)).toBeVisible();
 	});
 });
+
+test('a notice is shown although what shows notices never came', async ({ page, demo }) => {
+	await page.route(/\.js$/, async (route) => {
+		const response = await route.fetch().catch(() => undefined);
+		const text = await response?.text();
+		// The library of notices says so of itself in its markup.
+		return !response || text?.includes('data-sonner-toaster')
+			? route.abort()
+			: route.fulfill({ response, body: text ?? '' });
+	});
+	await open(page, `${demo.url}/care`);
+	await demo.stop();
+	await page.getByRole('search').getByLabel('What', { exact: true }).selectOption({ label: 'line' });
+	await expect(page.getByText('The server does not answer. What is shown stays as it was')).toBeVisible();
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
+	await expect(page.getByText('The server does not answer.')).toHaveCount(0);
+	await demo.start();
+});

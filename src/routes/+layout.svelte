@@ -69,6 +69,17 @@
 {#if notices.wanted}
 	{#await import('svelte-sonner') then { Toaster }}
 		<Toaster position="bottom-center" theme={preferences.theme} toastOptions={{ duration: 8000 }} />
+	{:catch}
+		<div role="status" class="fixed inset-x-0 bottom-0 z-40">
+			{#if notices.plain}
+				<p class="flex items-center gap-4 border-t-2 border-ink bg-paper px-4 py-3 text-[15px] sm:px-8">
+					{notices.plain.text}
+					<button type="button" class="ml-auto min-h-9 underline" onclick={() => (notices.plain = undefined)}
+						>Close</button
+					>
+				</p>
+			{/if}
+		</div>
 	{/await}
 {/if}
 
