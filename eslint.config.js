@@ -47,6 +47,24 @@ export default tseslint.config(
 		}
 	},
 	{
+		files: ['src/lib/server/services/**/*.ts', 'src/lib/server/repositories/**/*.ts', 'src/routes/**/*.ts'],
+		ignores: ['**/*.test.ts'],
+		rules: {
+			'no-restricted-syntax': [
+				'error',
+				{
+					selector:
+						'CallExpression[callee.property.name=/^(insert|update|delete|del|batchInsert|increment|decrement|truncate)$/] CallExpression[callee.name="db"]',
+					message: 'Write through the transaction of write(), with its type Writing: see db/write.ts.'
+				},
+				{
+					selector: 'CallExpression[callee.property.name="transaction"]',
+					message: 'Only write() in db/write.ts opens a transaction.'
+				}
+			]
+		}
+	},
+	{
 		files: ['**/*.cjs'],
 		rules: { '@typescript-eslint/no-require-imports': 'off' }
 	},

@@ -74,6 +74,7 @@ export const planSwap = bound(swaps.planSwap);
 export const dropSetup = bound(setups.dropSetup);
 export const unreadable = bound(unreadableService.unreadable);
 export const unreadableText = bound(unreadableService.unreadableText);
+export const unreadableBehind = bound(unreadableService.unreadableBehind);
 export const mend = bound(unreadableService.mend);
 export const restoreFormer = bound(unreadableService.restoreFormer);
 export const setAside = bound(unreadableService.setAside);

@@ -56,6 +56,20 @@ export async function unreadableText(
 	return { ...(await described(db, table, id, row, [])), text: row.text };
 }
 
+/** What of a set-up does not read, itself or its spool; undefined where both do, or where there is none. */
+export async function unreadableBehind(
+	db: Knex,
+	setupId: string
+): Promise<Pick<Unreadable, 'table' | 'id'> | undefined> {
+	const setup = await findText(db, 'setups', setupId);
+	if (!setup) return undefined;
+	if (issuesOf('setups', setup.text).length > 0) return { table: 'setups', id: setupId };
+	const spool = setup.spoolId === undefined ? undefined : await findText(db, 'spools', setup.spoolId);
+	return spool && issuesOf('spools', spool.text).length > 0
+		? { table: 'spools', id: setup.spoolId! }
+		: undefined;
+}
+
 /** Keeps a text in the place of one that does not read. */
 export const mend = (
 	db: Knex,

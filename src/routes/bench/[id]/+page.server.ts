@@ -1,12 +1,12 @@
+import { missingSetup } from '$lib/server/missing';
 import { jobText, readJob } from '$lib/schema/bench-job';
 import { benchJob, loadSetup, recordsOf, runBegun, tempo } from '$lib/server/services';
-import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends, url }) => {
 	depends('wendle:bench');
 	const setup = await loadSetup(params.id);
-	if (!setup) error(404, 'There is no such set-up (any more).');
+	if (!setup) return missingSetup(params.id);
 	const doing = await benchJob(params.id, readJob(url.searchParams.get('job')));
 	return {
 		setup,

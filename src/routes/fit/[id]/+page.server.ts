@@ -1,3 +1,4 @@
+import { missingSetup } from '$lib/server/missing';
 import { gapOfSchool } from '$lib/core';
 import { newSetup } from '$lib/schema/new-setup';
 import { loadSetup, loadSpool } from '$lib/server/services';
@@ -20,6 +21,6 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		return { form, ...(spool && spoolId !== null && { of: { spoolId, spoolVersion: spool.version } }) };
 	}
 	const saved = await loadSetup(params.id);
-	if (!saved) error(404, 'There is no such set-up (any more).');
+	if (!saved) return missingSetup(params.id);
 	return { form: saved.form, saved: { id: saved.id, spoolId: saved.spoolId, version: saved.version } };
 };

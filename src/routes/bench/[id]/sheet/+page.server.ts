@@ -1,9 +1,9 @@
+import { missingSetup } from '$lib/server/missing';
 import { loadSetup, tempo } from '$lib/server/services';
-import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const setup = await loadSetup(params.id);
-	if (!setup) error(404, 'There is no such set-up (any more).');
+	if (!setup) return missingSetup(params.id);
 	return { setup, tempo: [...(await tempo())] };
 };
