@@ -37,6 +37,11 @@ test.describe('a text that is too long', () => {
 		const note = page.locator('[data-save]');
 		await expect(note).toHaveAttribute('data-save', 'refused');
 		await expect(note).toContainText('Not saved. Across the rims: Takes at most 64 characters.');
+		// Nobody leaves it behind without being asked.
+		const address = page.url();
+		await page.getByRole('link', { name: 'Care', exact: true }).click();
+		await expect(page.getByText("What you changed here isn't saved yet.")).toBeVisible();
+		expect(page.url()).toBe(address);
 		await page.getByLabel('Across the rims').fill('84');
 		await saved(page);
 		await expect(note).toContainText(/Saved, version \d+/);

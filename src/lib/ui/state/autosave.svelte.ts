@@ -45,9 +45,19 @@ export class Autosave {
 		}
 	}
 
+	/** It will not be saved as it is: somebody has to change it, or choose. */
+	get stuck(): boolean {
+		return this.state === 'refused' || this.state === 'held';
+	}
+
+	/** It could not be saved so far, and is nowhere but in the page. */
+	get atRisk(): boolean {
+		return this.stuck || this.state === 'failed';
+	}
+
 	/** Something is not saved yet. */
 	get pending(): boolean {
-		return this.#again || this.#running !== undefined || this.state === 'refused' || this.state === 'held';
+		return this.#again || this.#running !== undefined || this.stuck;
 	}
 
 	/** Goes on after the person decided what to do with the other version. */

@@ -242,6 +242,14 @@ export class Run {
 		return this.#unsent.length > 0 || this.#photosUnsent;
 	}
 
+	/** Something is in this page only, and would be lost with it. */
+	get atRisk(): boolean {
+		return this.onlyHere;
+	}
+
+	/** What was counted is never refused for good. */
+	readonly stuck = false;
+
 	/** Waits until the server has everything, or until it proves to be away; one that was away is tried at once. */
 	async flush(): Promise<boolean> {
 		await this.ready;
