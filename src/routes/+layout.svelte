@@ -1,7 +1,6 @@
 <script lang="ts">
 	import { afterNavigate, goto, invalidateAll } from '$app/navigation';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
-	import Sheet from '$lib/ui/primitives/Sheet.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut } from '$lib/ui/state/shortcuts';
@@ -12,6 +11,11 @@
 	// svelte-ignore state_referenced_locally
 	const preferences = providePreferences(data.units, data.theme, data.schools, data.today);
 	let help = $state(false);
+	/** The keys come when they are first asked for, and stay, so that the focus finds its way back. */
+	let asked = $state(false);
+	$effect(() => {
+		if (help) asked = true;
+	});
 	// From here on the page answers to what is done with it.
 	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
 	$effect(() => {
@@ -34,24 +38,6 @@
 		c: () => void goto('/care'),
 		u: () => (preferences.units = NEXT_UNITS[preferences.units])
 	};
-	const SHEET: readonly [string, string][] = [
-		['R', 'the rack'],
-		['N', 'a new set-up'],
-		['M', 'every spool with every line'],
-		['K', 'knots; on one: arrow keys a stage, P plays, X for the left hand'],
-		['C', 'care; on a lane: arrow keys from moment to moment, + − 0 closer, farther, all'],
-		['B', 'from Fit to the bench'],
-		['U', 'other units'],
-		['↑ ↓', 'on the gap handle: 0.1 mm; Page keys: 1 mm'],
-		['Space', 'on the bench: done, next step; Page Down as well, for a pedal'],
-		['← →', 'on the bench: step back and forth'],
-		['T + −', 'on the bench: ten turns, one more, one less'],
-		['Z', 'on the bench: take the last back'],
-		['W', 'on the bench: something is wrong'],
-		['L', 'on the bench: read the step aloud, when that is on'],
-		['F', 'on the bench: the whole screen'],
-		['?', 'this sheet']
-	];
 </script>
 
 <svelte:document onvisibilitychange={lookAtTheDay} />
@@ -83,11 +69,8 @@
 	{/await}
 {/if}
 
-<Sheet bind:open={help} title="Keys">
-	<dl class="grid grid-cols-[5rem_1fr] gap-y-2">
-		{#each SHEET as [key, does] (key)}
-			<dt class="figure font-semibold">{key}</dt>
-			<dd>{does}</dd>
-		{/each}
-	</dl>
-</Sheet>
+{#if asked}
+	{#await import('$lib/ui/features/KeySheet.svelte') then { default: KeySheet }}<KeySheet
+			bind:open={help}
+		/>{/await}
+{/if}

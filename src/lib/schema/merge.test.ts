@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { merge, same, withValue } from './merge';
+import { become, merge, same, withValue } from './merge';
 import { newSetup } from './new-setup';
 import type { SetupForm } from './setup';
 
@@ -108,6 +108,15 @@ describe('two edits put together', () => {
 		const { value, clashes } = merge(newSetup(), edited([3], 'mine'), theirs);
 		expect(clashes).toEqual([]);
 		expect(value).toEqual(merge(newSetup(), edited([3], 'mine'), edited([0, 6], 'theirs')).value);
+	});
+
+	it('go into a form that is being edited without touching what is alike', () => {
+		const form = edited([0], 'mine');
+		const [fill, spool] = [form.fill, form.spool];
+		become(form, edited([0, 1, 7], 'mine'));
+		expect(form).toEqual(edited([0, 1, 7], 'mine'));
+		expect([form.fill, form.spool]).toEqual([fill, spool]);
+		expect(form.spool).toBe(spool);
 	});
 
 	it('what was typed without its unit stays as it was typed', () => {

@@ -105,3 +105,15 @@ export function withValue<T>(value: T, [key, ...rest]: MergePath, put: unknown):
 	}
 	return { ...value, [key]: withValue((value as Dict)[key], rest, put) } as T;
 }
+
+/** Makes a form that somebody edits like another one: only what is different changes, so that whoever types is not disturbed. */
+export function become(shown: object, wanted: object): void {
+	const [to, from] = [shown as Record<string, unknown>, wanted as Record<string, unknown>];
+	for (const key of Object.keys(to)) if (!Object.hasOwn(from, key)) Reflect.deleteProperty(to, key);
+	for (const [key, value] of Object.entries(from)) {
+		const before = to[key];
+		if (same(before, value)) continue;
+		if (isDict(before) && isDict(value)) become(before, value);
+		else to[key] = value;
+	}
+}

@@ -1,21 +1,19 @@
-import { CalendarDate, parseDate } from '@internationalized/date';
+import { CalendarDate } from '@internationalized/date';
 
 /** A day of the calendar: no time of day and no time zone. */
 export type Day = CalendarDate;
 
 /** Year, month and day, as they are kept and sent: 2026-11-25. */
-const ISO = /^\d{4}-\d{2}-\d{2}$/;
+const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
 
 /** A day as it is kept and sent; undefined for what is none, such as 2027-02-29. */
 export function readDay(text: string): Day | undefined {
-	if (!ISO.test(text)) return undefined;
-	try {
-		const day = parseDate(text);
-		// There is no year 0.
-		return day.toString() === text ? day : undefined;
-	} catch {
-		return undefined;
-	}
+	const read = ISO.exec(text);
+	if (!read) return undefined;
+	const [year, month, date] = read.slice(1).map(Number) as [number, number, number];
+	// A day that does not exist, or a year 0, becomes the nearest that does: then it is written otherwise.
+	const day = new CalendarDate(year, month, date);
+	return day.toString() === text ? day : undefined;
 }
 
 /** A day as it is kept and sent. @throws RangeError for what is none */

@@ -16,12 +16,12 @@ const MOST_KEPT_ALIVE = 16_000;
 /** The header that carries the id of a write. */
 const WRITE_ID_HEADER = 'idempotency-key';
 
-type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
 /**
  * Sends JSON and reads the reply; never throws.
  *
- * @param writeId of a write, the same each time it is tried: done twice it is done once. See {@link Write}
+ * @param writeId of a write, the same each time it is tried: done twice it is done once. See `write.ts`
  */
 export async function send<T>(
 	method: Method,
@@ -50,34 +50,6 @@ export async function send<T>(
 	} catch {
 		return { kind: 'unreachable' };
 	}
-}
-
-/**
- * A write that may be tried again: whoever asks for the same after no answer came has asked once. After an answer the next
- * write is another one.
- */
-export class Write {
-	readonly #once: boolean;
-	#asked: { what: string; id: string } | undefined;
-
-	/** @param once there is one such write: changed after no answer came it is the same one, and the server says so */
-	constructor({ once = false } = {}) {
-		this.#once = once;
-	}
-
-	async send<T>(method: Exclude<Method, 'GET'>, path: string, body?: unknown): Promise<Reply<T>> {
-		const what = toJson([method, path, body]);
-		if (!this.#asked || (!this.#once && this.#asked.what !== what)) this.#asked = { what, id: uuid() };
-		const reply = await send<T>(method, path, body, this.#asked.id);
-		if (reply.kind !== 'unreachable') this.#asked = undefined;
-		return reply;
-	}
-}
-
-/** What an earlier try of a write came to, where that had reached the server with something else in it. */
-export function usedAnswer<T>(reply: Reply<unknown>): T | undefined {
-	if (reply.kind !== 'refused' || reply.issues[0]?.code !== 'write_id_used') return undefined;
-	return (reply.body as { answer: T }).answer;
 }
 
 /**

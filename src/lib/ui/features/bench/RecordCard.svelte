@@ -6,7 +6,8 @@
 	import type { WordedIssue } from '$lib/schema/words';
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import Field from '../../primitives/Field.svelte';
-	import { type Reply, troubleOf, usedAnswer, Write } from '../../state/api';
+	import { type Reply, troubleOf } from '../../state/api';
+	import { usedAnswer, Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';

@@ -14,7 +14,8 @@
 	import { ROLE_NAMES } from '$lib/schema/parts';
 	import type { SaveWays } from '$lib/schema/setup';
 	import Segmented from '../../primitives/Segmented.svelte';
-	import { troubleOf, Write } from '../../state/api';
+	import { troubleOf } from '../../state/api';
+	import { Write } from '../../state/write';
 	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** Where people differ: each way with what it buys, for this set-up or for every one of this person's. */

@@ -5,7 +5,8 @@
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { type Reply, troubleOf, Write } from '../../state/api';
+	import { type Reply, troubleOf } from '../../state/api';
+	import { Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 	import { mergedRules, staleRules } from './merged-rules';
 

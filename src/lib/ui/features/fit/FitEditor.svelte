@@ -5,7 +5,6 @@
 	import { roleName } from '$lib/schema/parts';
 	import Download from '@lucide/svelte/icons/download';
 	import { tick } from 'svelte';
-	import { download, pngBlob, svgText } from '../../charts/export';
 	import Section from '../../charts/section/Section.svelte';
 	import Thread, { type ThreadItem } from '../../charts/thread/Thread.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -45,7 +44,7 @@
 		of,
 		units: () => preferences.units,
 		form: () => $state.snapshot(fit.form),
-		onmerged: (merged) => fit.show(merged),
+		live: () => fit.form,
 		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id })
 	});
 
@@ -105,6 +104,7 @@
 
 	async function save(kind: 'svg' | 'png'): Promise<void> {
 		if (!drawing) return;
+		const { download, pngBlob, svgText } = await import('../../charts/export');
 		const name = (fit.form.spool.name || 'spool').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
 		const content =
 			kind === 'png' ? await pngBlob(drawing) : new Blob([svgText(drawing)], { type: 'image/svg+xml' });

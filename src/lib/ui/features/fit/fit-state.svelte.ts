@@ -5,20 +5,6 @@ import { smallUnit, type UnitSystem } from '$lib/schema/units';
 import { wordIssue, type WordedIssue } from '$lib/schema/words';
 import { workOut, type Workout } from '$lib/schema/workout';
 
-/** Makes `shown` like `wanted`, leaving alone what is alike already. */
-function show(shown: object, wanted: object): void {
-	const [to, from] = [shown as Record<string, unknown>, wanted as Record<string, unknown>];
-	for (const key of Object.keys(to)) if (!Object.hasOwn(from, key)) Reflect.deleteProperty(to, key);
-	for (const [key, value] of Object.entries(from)) {
-		const before = to[key];
-		if (JSON.stringify(before) === JSON.stringify(value)) continue;
-		const deep = isObject(before) && isObject(value) && !Array.isArray(before) && !Array.isArray(value);
-		if (deep) show(before, value);
-		else to[key] = value;
-	}
-}
-const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
-
 const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 
 /** A set-up being edited, and what it amounts to at this moment. */
@@ -74,11 +60,6 @@ export class FitState {
 
 	/** Fields that still need something before there can be an answer. */
 	readonly missing = $derived<WordedIssue[]>(this.issues.filter((issue) => issue.code === 'missing_value'));
-
-	/** What was changed in another window shows here; only what is different, so that whoever types is not disturbed. */
-	show(form: SetupForm): void {
-		show(this.form, form);
-	}
 
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {

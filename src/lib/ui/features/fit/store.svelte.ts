@@ -1,5 +1,4 @@
 import type { Clash } from '$lib/schema/merge';
-import { settleSetup } from '$lib/schema/settle';
 import type { SetupForm } from '$lib/schema/setup';
 import type { UnitSystem } from '$lib/schema/units';
 import type { WordedIssue } from '$lib/schema/words';
@@ -36,8 +35,8 @@ interface Options {
 	readonly of: OfSpool | undefined;
 	readonly units: () => UnitSystem;
 	readonly form: () => SetupForm;
-	/** What somebody else saved is shown as well. */
-	readonly onmerged: (form: SetupForm) => void;
+	/** The form itself, as it is edited: what somebody else saved is put into it. */
+	readonly live: () => SetupForm;
 	readonly oncreate: (id: string) => void;
 }
 
@@ -65,20 +64,23 @@ export class SetupStore {
 	readonly autosave: Autosave;
 	readonly #options: Options;
 	#of: OfSpool | undefined;
-	/** What both windows had in common last, bare numbers with their units. */
-	#base: SetupForm;
+	/** What both windows had in common last, and the units its bare numbers are in. */
+	#base: { readonly form: SetupForm; readonly units: UnitSystem };
 	#attempt: Attempt | undefined;
 
 	constructor(options: Options) {
 		this.#options = options;
 		this.known = options.known;
 		this.#of = options.of;
-		this.#base = this.#settled(options.form());
+		this.#base = this.#inCommon(options.form());
 		this.autosave = new Autosave(() => this.#save());
 		if (options.known) this.autosave.state = 'saved';
 	}
 
-	#settled = (form: SetupForm): SetupForm => settleSetup(form, this.#options.units());
+	#inCommon = (form: SetupForm): { form: SetupForm; units: UnitSystem } => ({
+		form,
+		units: this.#options.units()
+	});
 
 	async #save(): Promise<SaveOutcome> {
 		const attempt = (this.#attempt ??= this.#next());
@@ -114,7 +116,7 @@ export class SetupStore {
 	#saved(form: SetupForm, { id, spoolId, version }: Answer): Promise<SaveOutcome> | SaveOutcome {
 		const created = !this.known;
 		this.known = this.known ? { ...this.known, version } : { id: id!, spoolId: spoolId!, version };
-		this.#base = this.#settled(form);
+		this.#base = this.#inCommon(form);
 		if (created) this.#options.oncreate(this.known.id);
 		// It may have been changed while it was on its way.
 		return textOf(this.#options.form()) === textOf(form) ? 'saved' : this.#save();
@@ -123,30 +125,34 @@ export class SetupStore {
 	/** Somebody else saved meanwhile: what does not clash is put together and saved, the rest is asked. */
 	async #merge(current: Current | undefined): Promise<SaveOutcome> {
 		if (!current) return 'refused';
-		const theirs = 'form' in current ? current.form : { spool: current.spool, fill: this.#base.fill };
+		// Two windows with one set-up are rare: what puts them together comes when it is wanted.
+		const [{ become, merge }, { settleSetup }] = await Promise.all([
+			import('$lib/schema/merge'),
+			import('$lib/schema/settle')
+		]);
+		const base = settleSetup(this.#base.form, this.#base.units);
+		const theirs = 'form' in current ? current.form : { spool: current.spool, fill: base.fill };
 		if ('form' in current && this.known) this.known = { ...this.known, version: current.version };
 		else if ('spool' in current) this.#of = { spoolId: current.spoolId, spoolVersion: current.spoolVersion };
-		// Two windows with one set-up are rare: what puts them together comes when it is wanted.
-		const { merge } = await import('$lib/schema/merge');
 		const mine = this.#options.form();
-		const { value, clashes } = merge(this.#base, this.#settled(mine), theirs, mine);
-		this.#base = theirs;
+		const { value, clashes } = merge(base, settleSetup(mine, this.#options.units()), theirs, mine);
+		this.#base = this.#inCommon(theirs);
 		this.trouble = undefined;
 		this.issues = [];
-		this.#options.onmerged(value);
+		become(this.#options.live(), value);
 		this.clashes = clashes;
 		return clashes.length > 0 ? 'held' : this.#save();
 	}
 
 	/** Ends a conflict: of each field that clashes theirs is taken, or mine stays. */
 	async settle(takesTheirs: readonly boolean[]): Promise<void> {
-		const { withValue } = await import('$lib/schema/merge');
+		const { become, withValue } = await import('$lib/schema/merge');
 		const form = this.clashes.reduce(
 			(merged, { path, theirs }, i) => (takesTheirs[i] ? withValue(merged, path, theirs) : merged),
 			this.#options.form()
 		);
 		this.clashes = [];
-		this.#options.onmerged(form);
+		become(this.#options.live(), form);
 		this.autosave.release();
 		this.autosave.touch();
 	}

@@ -44,7 +44,7 @@ function opened(known = true) {
 		of: undefined,
 		units: () => 'yd-mm',
 		form: () => structuredClone(window.form),
-		onmerged: (form) => (window.form = form),
+		live: () => window.form,
 		oncreate: (id) => window.created.push(id)
 	});
 	const save = async (edit: (form: SetupForm) => void): Promise<void> => {

@@ -3,7 +3,8 @@
 	import { dayOf, findKnot } from '$lib/core';
 	import type { Practice } from '$lib/schema/practice';
 	import { showDay } from '../dates';
-	import { troubleOf, Write } from '../../state/api';
+	import { troubleOf } from '../../state/api';
+	import { Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */

@@ -12,7 +12,8 @@
 	import { strandsOf } from '../../charts/thread/strands';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { troubleOf, Write } from '../../state/api';
+	import { troubleOf } from '../../state/api';
+	import { Write } from '../../state/write';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import GoesOn, { type Going } from './GoesOn.svelte';

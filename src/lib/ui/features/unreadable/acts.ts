@@ -1,6 +1,7 @@
 import { goto, invalidateAll } from '$app/navigation';
 import type { Unreadable } from '$lib/schema/unreadable';
-import { troubleOf, Write } from '../../state/api';
+import { troubleOf } from '../../state/api';
+import { Write } from '../../state/write';
 import { notify } from '../../state/notices.svelte';
 
 /** What can be done with an entry that can't be read. */

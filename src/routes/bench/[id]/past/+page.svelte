@@ -2,7 +2,8 @@
 	import { invalidateAll } from '$app/navigation';
 	import { pastRun } from '$lib/schema/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
-	import { send, troubleOf, Write } from '$lib/ui/state/api';
+	import { send, troubleOf } from '$lib/ui/state/api';
+	import { Write } from '$lib/ui/state/write';
 	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 

@@ -1,0 +1,31 @@
+import { toJson } from '$lib/schema/json';
+import { v4 as uuid } from 'uuid';
+import { send, type Method, type Reply } from './api';
+
+/**
+ * A write that may be tried again: whoever asks for the same after no answer came has asked once. After an answer the next
+ * write is another one.
+ */
+export class Write {
+	readonly #once: boolean;
+	#asked: { what: string; id: string } | undefined;
+
+	/** @param once there is one such write: changed after no answer came it is the same one, and the server says so */
+	constructor({ once = false } = {}) {
+		this.#once = once;
+	}
+
+	async send<T>(method: Exclude<Method, 'GET'>, path: string, body?: unknown): Promise<Reply<T>> {
+		const what = toJson([method, path, body]);
+		if (!this.#asked || (!this.#once && this.#asked.what !== what)) this.#asked = { what, id: uuid() };
+		const reply = await send<T>(method, path, body, this.#asked.id);
+		if (reply.kind !== 'unreachable') this.#asked = undefined;
+		return reply;
+	}
+}
+
+/** What an earlier try of a write came to, where that had reached the server with something else in it. */
+export function usedAnswer<T>(reply: Reply<unknown>): T | undefined {
+	if (reply.kind !== 'refused' || reply.issues[0]?.code !== 'write_id_used') return undefined;
+	return (reply.body as { answer: T }).answer;
+}
