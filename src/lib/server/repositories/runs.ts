@@ -46,14 +46,22 @@ export async function insertRun(
 		.ignore();
 }
 
-/** Ends a run: with the record that came of it, or by itself. False when it has ended before. */
-export const markEnded = async (
+/** Ends a run by itself, without a record. False when it has ended before. */
+export const markEnded = async (trx: Writing, id: string, at: string): Promise<boolean> =>
+	(await trx('runs').where({ id }).whereNull('ended_at').update({ ended_at: at })) > 0;
+
+/** A record ends every winding of its set-up that is begun, in whichever window that was. */
+export async function endWindings(
 	trx: Writing,
-	id: string,
-	at: string,
-	recordId: string | null = null
-): Promise<boolean> =>
-	(await trx('runs').where({ id }).whereNull('ended_at').update({ ended_at: at, record_id: recordId })) > 0;
+	record: { id: string; setupId: string },
+	at: string
+): Promise<void> {
+	await trx('runs')
+		.where({ setup_id: record.setupId })
+		.whereIn('job', [...WINDINGS])
+		.whereNull('ended_at')
+		.update({ ended_at: at, record_id: record.id });
+}
 
 /** The run that a record ended goes on where that record is undone, and is over again with it. */
 export async function markEndedBy(trx: Writing, recordId: string, at: string | null): Promise<void> {

@@ -224,6 +224,17 @@ describe('the end of a job', () => {
 		expect(await currentRun(db, id)).toBeUndefined();
 	});
 
+	it('ends every winding that was begun, so that none comes up again', async () => {
+		const { id } = await create(db, measured(), 'yd-mm');
+		await startRun(db, 'run-one', id);
+		await addEvents(db, 'run-one', [{ id: 's', at: 1, kind: 'step', step: 'hand', done: true }]);
+		await startRun(db, 'run-two', id);
+		expect((await currentRun(db, id))?.id).toBe('run-two');
+		valueOf(await recordWinding(db, asked(), id, CAME, 'yd-mm'));
+		expect(await currentRun(db, id)).toBeUndefined();
+		expect((await rack(db))[0]!.planned).toBeUndefined();
+	});
+
 	it('comes once from two windows that are both at the end of one job', async () => {
 		const { id } = await create(db, measured(), 'yd-mm');
 		await startRun(db, 'run-one', id);

@@ -172,23 +172,6 @@ export async function planOn(
 	return { id, spoolId: spool.id, version: 1 + spool.version };
 }
 
-/** Saves over the version that was seen; `stale` brings what another window saved meanwhile. */
-export const saveSetup = (
-	db: Knex,
-	asked: WriteId,
-	id: string,
-	form: SetupForm,
-	version: number,
-	units: UnitSystem
-): Promise<Outcome<{ version: number }>> =>
-	write(db, asked, async (trx, now) => {
-		const rows = await findRows(trx, id);
-		if (!rows) return gone('set-up');
-		const current = savedOf(rows);
-		if (current.version !== version) return stale(current);
-		return done(await saveOver(trx, rows, settleSetup(form, units), now));
-	});
-
 /** Writes what changed of a set-up, the spool only where it did; gives the version that makes. */
 async function saveOver(
 	trx: Writing,
@@ -208,9 +191,35 @@ async function saveOver(
 	return { version };
 }
 
+/** Changes a set-up, over the version that was seen where one is said; `stale` brings what is there now. */
+const changeSetup = (
+	db: Knex,
+	asked: WriteId,
+	{ id, version }: { id: string; version: number | undefined },
+	units: UnitSystem,
+	change: (form: SetupForm) => SetupForm
+): Promise<Outcome<{ version: number }>> =>
+	write(db, asked, async (trx, now) => {
+		const rows = await findRows(trx, id);
+		if (!rows) return gone('set-up');
+		const current = savedOf(rows);
+		if (version !== undefined && current.version !== version) return stale(current);
+		return done(await saveOver(trx, rows, settleSetup(change(current.form), units), now));
+	});
+
+/** Saves over the version that was seen. */
+export const saveSetup = (
+	db: Knex,
+	asked: WriteId,
+	id: string,
+	form: SetupForm,
+	version: number,
+	units: UnitSystem
+): Promise<Outcome<{ version: number }>> => changeSetup(db, asked, { id, version }, units, () => form);
+
 /**
- * Changes how a set-up is wound and tied; what is not named stays as it is. With a version, only over that one. What is
- * changed of the techniques is named one by one, so that nobody else's choice goes with it.
+ * Changes how a set-up is wound and tied; what is not named stays as it is. Techniques are named one by one, so that nobody
+ * else's choice goes with them.
  */
 export const saveWays = (
 	db: Knex,
@@ -219,21 +228,16 @@ export const saveWays = (
 	{ version, ...ways }: SaveWays,
 	units: UnitSystem
 ): Promise<Outcome<{ version: number }>> =>
-	write(db, asked, async (trx, now) => {
-		const rows = await findRows(trx, id);
-		if (!rows) return gone('set-up');
-		const current = savedOf(rows);
-		if (version !== undefined && current.version !== version) return stale(current);
-		const { fill, spool } = current.form;
-		const changed: FillForm = {
+	changeSetup(db, asked, { id, version }, units, ({ spool, fill }) => ({
+		spool,
+		fill: {
 			...fill,
 			schools: chosen({ ...fill.schools, ...ways.schools }),
 			arborTurns: ways.arborTurns ?? fill.arborTurns,
 			gap: ways.gap ?? fill.gap,
 			stack: fill.stack.map((part) => ({ ...part, joint: ways.joints?.[part.id] ?? part.joint }))
-		};
-		return done(await saveOver(trx, rows, settleSetup({ spool, fill: changed }, units), now));
-	});
+		}
+	}));
 
 /** The techniques that are chosen: what was set back to the person's own is not. */
 const chosen = (schools: object): ChosenSchools =>

@@ -12,7 +12,7 @@ import { randomUUID } from 'node:crypto';
 import { write, type WriteId } from '../db/write';
 import { bad, done, gone, refused, type Outcome } from '../outcome';
 import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
-import { findRun, markEnded, markEndedBy } from '../repositories/runs';
+import { endWindings, findRun, markEndedBy } from '../repositories/runs';
 import { benchJob, spoolNow } from './bench';
 import { keptNow } from './care';
 import { currentRun, foldedRun, summaryOf } from './runs';
@@ -80,7 +80,7 @@ export const recordWinding = (
 			run: run ? summaryOf(run, await foldedRun(trx, run.id), planned) : null
 		};
 		await insertRecord(trx, record);
-		if (run) await markEnded(trx, run.id, now, record.id);
+		await endWindings(trx, record, now);
 		return done({ id: record.id });
 	});
 
