@@ -1,5 +1,6 @@
-import { newComponent, newSetup } from '../src/lib/schema/new-setup';
-import type { ComponentForm, FillForm, RecordForm, SetupForm, SpoolForm } from '../src/lib/schema/setup';
+import { newComponent, newSetup } from '../src/lib/setup/presets';
+import type { ComponentForm, FillForm, SetupForm, SpoolForm } from '../src/lib/setup/form';
+import type { RecordForm } from '../src/lib/inventory/winding';
 
 /**
  * The kit room of a field centre on an island that does not exist. It lends reels for grayling, char

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { existsSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { newSetup } from '../src/lib/schema/new-setup';
+import { newSetup } from '../src/lib/setup/presets';
 import { expect, open, saved, test, toBench } from './server';
 
 const addressOf = async (page: Page, spool: string): Promise<string> => {

@@ -4,8 +4,8 @@ import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { newSetup } from '../src/lib/schema/new-setup';
-import type { SetupForm } from '../src/lib/schema/setup';
+import { newSetup } from '../src/lib/setup/presets';
+import type { SetupForm } from '../src/lib/setup/form';
 import type { Server } from './server';
 
 /** Something that is written: what is sent, and what is known once the server has said yes. */

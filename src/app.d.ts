@@ -1,6 +1,6 @@
 import type { ChosenSchools, Day } from '$lib/core';
-import type { Theme } from '$lib/schema/preferences';
-import type { UnitSystem } from '$lib/schema/units';
+import type { Theme } from '$lib/ui/state/cookies';
+import type { UnitSystem } from '$lib/wording/units';
 
 declare global {
 	namespace App {

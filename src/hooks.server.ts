@@ -1,6 +1,6 @@
-import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/schema/preferences';
-import { readSchools } from '$lib/schema/schools-cookie';
-import { UNITS_COOKIE } from '$lib/schema/units';
+import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/ui/state/cookies';
+import { readSchools } from '$lib/ui/state/schools-cookie';
+import { UNITS_COOKIE } from '$lib/wording/units';
 import { closeDatabase } from '$lib/server/db';
 import { todayIn } from '$lib/server/today';
 import { keptNow } from '$lib/server/services';

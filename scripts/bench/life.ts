@@ -1,6 +1,6 @@
 import { addDays, dayOf, type CareEvent } from '../../src/lib/core';
-import { DEFAULT_UNITS } from '../../src/lib/schema/units';
-import { newSetup } from '../../src/lib/schema/new-setup';
+import { DEFAULT_UNITS } from '../../src/lib/wording/units';
+import { newSetup } from '../../src/lib/setup/presets';
 import { openDatabase } from '../../src/lib/server/db/open';
 import { keptNow } from '../../src/lib/server/services/care';
 import { recordWinding } from '../../src/lib/server/services/windings';

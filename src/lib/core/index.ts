@@ -1,5 +1,6 @@
 /** The only door into the core. */
 export * from './issues';
+export { keys } from './keys';
 export * from './units/units';
 export { parseLength, parseMass, withUnit } from './units/parse';
 export { formatLength, formatNumber, formatRange } from './units/format';
@@ -81,6 +82,8 @@ export { chooseKnot, type KnotAnswer } from './knots/choose';
 export {
 	KNOT_PLACES,
 	KNOT_TOOLS,
+	TYPICAL_MM,
+	usualSituation,
 	type KnotPlace,
 	type KnotSituation,
 	type KnotTool

@@ -1,6 +1,6 @@
 /**
  * Bad input as data. The core never words a complaint: it names it (`code`), says where (`path`) and
- * with which numbers. `schema/words.ts` is the one place that turns an issue into a sentence.
+ * with which numbers. `wording/issues.ts` is the one place that turns an issue into a sentence.
  */
 export type Path = readonly (string | number)[];
 

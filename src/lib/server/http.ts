@@ -1,6 +1,6 @@
 import type { Issue, Result } from '$lib/core';
-import { toJson } from '$lib/schema/json';
-import { wordIssue, wordShape, type WordedIssue } from '$lib/schema/words';
+import { toJson } from '$lib/inventory/json';
+import { wordIssue, wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { RequestEvent } from '@sveltejs/kit';
 import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';

@@ -1,5 +1,5 @@
 import type { Issue } from '$lib/core';
-import { wordIssue, type WordedIssue } from '$lib/schema/words';
+import { wordIssue, type WordedIssue } from '$lib/wording/issues';
 
 /** Why something was not written. Nothing of it was. */
 export type Refusal =

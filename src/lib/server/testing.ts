@@ -1,5 +1,5 @@
-import type { SetupForm } from '$lib/schema/setup';
-import type { UnitSystem } from '$lib/schema/units';
+import type { SetupForm } from '$lib/setup/form';
+import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import type { WriteId } from './db/write';

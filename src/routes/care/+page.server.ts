@@ -1,4 +1,4 @@
-import { readCareFilter } from '$lib/schema/care-page';
+import { readCareFilter } from '$lib/ui/state/care-query';
 import { carePage } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 

@@ -1,4 +1,4 @@
-import { situationOf } from '$lib/schema/knot-situation';
+import { situationOf } from '$lib/ui/state/knot-question';
 import type { PageLoad } from './$types';
 
 export const load: PageLoad = ({ url }) => ({ situation: situationOf(url.searchParams) });

@@ -9,7 +9,7 @@
 		twistVerdict,
 		type Transfer
 	} from '$lib/core';
-	import { questionQuery, type TwistQuestion } from '$lib/schema/twist-question';
+	import { questionQuery, type TwistQuestion } from '$lib/ui/state/twist-question';
 	import { showDay } from '$lib/ui/features/dates';
 	import TwistedLine from '$lib/ui/charts/twist/TwistedLine.svelte';
 	import GettingItOut from '$lib/ui/features/twist/GettingItOut.svelte';

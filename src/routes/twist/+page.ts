@@ -1,4 +1,4 @@
-import { twistQuestion } from '$lib/schema/twist-question';
+import { twistQuestion } from '$lib/ui/state/twist-question';
 import type { PageLoad } from './$types';
 
 /** The question of the address, read in the browser as well: no server is asked when it changes. */

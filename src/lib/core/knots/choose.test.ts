@@ -1,8 +1,9 @@
+import { keys } from '../keys';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findKnot, KNOTS } from './catalogue';
 import { chooseKnot } from './choose';
-import { KNOT_PLACES, KNOT_TOOLS, type KnotPlace, type KnotSituation, type KnotTool } from './situation';
+import { KNOT_PLACES, KNOT_TOOLS, type KnotSituation } from './situation';
 import { DESCRIBED, findDescribed } from './described';
 import { holdOfTurns } from './hold';
 import { wrapsOf } from './knot';
@@ -25,7 +26,7 @@ const TYPICAL: KnotSituation = {
 const best = (given: Partial<KnotSituation>) => chooseKnot({ ...TYPICAL, ...given })[0]!;
 
 const situations = fc.record({
-	place: fc.constantFrom(...(Object.keys(KNOT_PLACES) as KnotPlace[])),
+	place: fc.constantFrom(...keys(KNOT_PLACES)),
 	thinMm: fc.double({ min: 0.1, max: 0.6, noNaN: true }),
 	thickMm: fc.double({ min: 0.6, max: 1.6, noNaN: true }),
 	loop: fc.constantFrom('welded' as const, 'none' as const),
@@ -35,7 +36,7 @@ const situations = fc.record({
 	arbor: fc.constantFrom('bare' as const, 'tape' as const, 'mono' as const),
 	cage: fc.constantFrom('open' as const, 'closed' as const),
 	smooth: fc.boolean(),
-	tools: fc.subarray(Object.keys(KNOT_TOOLS) as KnotTool[]),
+	tools: fc.subarray(keys(KNOT_TOOLS)),
 	skill: fc.constantFrom('first' as const, 'yearly' as const, 'daily' as const)
 }) satisfies fc.Arbitrary<KnotSituation>;
 
@@ -104,7 +105,7 @@ describe('which knot here (common practice)', () => {
 	});
 	it('with one more tool at hand, nothing that could be tied cannot be', () => {
 		fc.assert(
-			fc.property(situations, fc.constantFrom(...(Object.keys(KNOT_TOOLS) as KnotTool[])), (s, tool) => {
+			fc.property(situations, fc.constantFrom(...keys(KNOT_TOOLS)), (s, tool) => {
 				const can = (given: KnotSituation) =>
 					chooseKnot(given).flatMap(({ slug, lacks }) => (lacks === undefined ? [slug] : []));
 				expect(can({ ...s, tools: [...s.tools, tool] })).toEqual(expect.arrayContaining(can(s)));

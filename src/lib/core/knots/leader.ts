@@ -1,5 +1,4 @@
-import type { Vec3 } from './curve';
-import { smooth } from './curve';
+import { smooth, type Vec3 } from './curve';
 import { inOrder, staged, type Knot, type Pose } from './knot';
 import type { Strand } from './strand';
 import { drawnTo, wayOf } from './way';

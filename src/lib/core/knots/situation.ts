@@ -41,3 +41,31 @@ export interface KnotSituation {
 	readonly tools: readonly KnotTool[];
 	readonly skill: 'first' | 'yearly' | 'daily';
 }
+
+/** What meets in a place, mm: the thinner and the thicker. Common practice. */
+export const TYPICAL_MM: Record<KnotPlace, { readonly thin: number; readonly thick: number }> = {
+	arbor: { thin: 0.45, thick: 0.45 },
+	bed: { thin: 0.35, thick: 0.45 },
+	loop: { thin: 0.45, thick: 0.45 },
+	'backing-line': { thin: 0.45, thick: 1.1 },
+	'line-line': { thin: 0.8, thick: 1.8 },
+	'leader-line': { thin: 0.55, thick: 1.1 },
+	tippet: { thin: 0.2, thick: 0.25 },
+	wire: { thin: 0.4, thick: 0.4 }
+};
+
+/** What is asked of a place where nothing else is said. */
+export const usualSituation = (place: KnotPlace): KnotSituation => ({
+	place,
+	thinMm: TYPICAL_MM[place].thin,
+	thickMm: TYPICAL_MM[place].thick,
+	loop: 'welded',
+	swaps: 'seldom',
+	water: 'fresh',
+	slick: false,
+	arbor: 'bare',
+	cage: 'open',
+	smooth: false,
+	tools: ['tube', 'stiff-piece'],
+	skill: 'yearly'
+});

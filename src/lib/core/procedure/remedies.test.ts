@@ -1,7 +1,8 @@
+import { keys } from '../keys';
 import { describe, expect, it } from 'vitest';
 import { remediesAt, REMEDY_KEYS, remedySign, type RemedyKey } from './remedies';
 import { jobSteps } from './steps';
-import { jobFor, STACKS, type Given, type StackName } from './testing';
+import { jobFor, STACKS, type Given } from './testing';
 
 /** Content is common practice throughout. */
 function remedy(given: Given, on: string, key: RemedyKey) {
@@ -66,26 +67,23 @@ describe('something is wrong', () => {
 	it('twisted: what is in hand comes off, back to its winding', () => {
 		expect(remedy({}, 'wind:line', 'twisted')).toMatchObject({ back: 'wind:line', off: ['line'] });
 	});
-	it.each(Object.keys(STACKS) as StackName[])(
-		'%s: never leads forward, and what it reopens is there',
-		(stack) => {
-			const job = jobFor({ stack });
-			const steps = jobSteps(job);
-			const ids = steps.map(({ id }) => id);
-			steps.forEach(({ id }, at) => {
-				for (const found of remediesAt(steps, at, job.stopPart)) {
-					expect(ids.indexOf(found.back)).toBeLessThanOrEqual(at);
-					expect(found.reopens[0]).toBe(found.back);
-					expect(found.reopens.at(-1)).toBe(id);
-					for (const part of found.off) expect(job.parts.map((p) => p.id)).toContain(part);
-					expect(found.doing.length).toBeGreaterThan(0);
-				}
-			});
-		}
-	);
+	it.each(keys(STACKS))('%s: never leads forward, and what it reopens is there', (stack) => {
+		const job = jobFor({ stack });
+		const steps = jobSteps(job);
+		const ids = steps.map(({ id }) => id);
+		steps.forEach(({ id }, at) => {
+			for (const found of remediesAt(steps, at, job.stopPart)) {
+				expect(ids.indexOf(found.back)).toBeLessThanOrEqual(at);
+				expect(found.reopens[0]).toBe(found.back);
+				expect(found.reopens.at(-1)).toBe(id);
+				for (const part of found.off) expect(job.parts.map((p) => p.id)).toContain(part);
+				expect(found.doing.length).toBeGreaterThan(0);
+			}
+		});
+	});
 	it('every remedy is offered somewhere in some job', () => {
 		const offered = new Set(
-			(Object.keys(STACKS) as StackName[]).flatMap((stack) => {
+			keys(STACKS).flatMap((stack) => {
 				const job = jobFor({ stack });
 				const steps = jobSteps(job);
 				return steps.flatMap((_, at) => remediesAt(steps, at, job.stopPart).map(({ key }) => key));

@@ -1,3 +1,4 @@
+import { keys } from '../keys';
 import type { Sentence } from './phrase';
 import type { Step } from './step';
 
@@ -162,7 +163,7 @@ const REMEDIES = {
 	}
 } as const satisfies Record<string, Known>;
 export type RemedyKey = keyof typeof REMEDIES;
-export const REMEDY_KEYS = Object.keys(REMEDIES) as [RemedyKey, ...RemedyKey[]];
+export const REMEDY_KEYS = keys(REMEDIES);
 export const remedySign = (key: RemedyKey): string => REMEDIES[key].sign;
 
 const indexOf = (steps: readonly Step[], kind: string, part?: string): number =>

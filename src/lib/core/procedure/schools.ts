@@ -1,3 +1,5 @@
+import { keys } from '../keys';
+
 /**
  * Where people who do this well differ. Each way is supported, says what it buys, and one of each is the
  * usual. All of it common practice.
@@ -111,7 +113,7 @@ export type Schools = { readonly [K in SchoolKey]: keyof (typeof SCHOOLS)[K]['wa
 export type ChosenSchools = { readonly [K in SchoolKey]?: Schools[K] | undefined };
 
 // Marked pure, here and in remedies.ts: a page that needs none of it does not load it.
-export const SCHOOL_KEYS = Object.keys(SCHOOLS) as SchoolKey[];
+export const SCHOOL_KEYS = keys(SCHOOLS);
 const among = <T>(pick: (key: SchoolKey) => T): Record<SchoolKey, T> =>
 	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, pick(key)])) as Record<SchoolKey, T>;
 

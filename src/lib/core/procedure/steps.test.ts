@@ -1,12 +1,13 @@
+import { keys } from '../keys';
 import { describe, expect, it } from 'vitest';
 import { findKnot } from '../knots/catalogue';
 import { wrapsOf } from '../knots/knot';
-import { JOINT_BUYS, JOINTS, type Joint } from './job';
+import { JOINT_BUYS, JOINTS } from './job';
 import { toolsOf } from './laid-out';
 import { SCHOOL_KEYS, SCHOOLS, schoolsOf, gapOfSchool, USUAL_SCHOOLS } from './schools';
 import { kindOf, type Step } from './step';
 import { jobSteps } from './steps';
-import { jobFor, STACKS, type Given, type StackName } from './testing';
+import { jobFor, STACKS, type Given } from './testing';
 
 /** Content is common practice throughout. */
 const stepOf = (given: Given, id: string): Step => jobSteps(jobFor(given)).find((step) => step.id === id)!;
@@ -44,27 +45,21 @@ describe('the order of work', () => {
 			'wind:tip'
 		]);
 	});
-	it.each(Object.keys(STACKS) as StackName[])(
-		'%s: the cage comes before the arbor, each join before its winding',
-		(stack) => {
-			const ids = idsOf({ stack, cage: 'closed' });
-			expect(ids.indexOf('cage')).toBeLessThan(ids.indexOf('arbor'));
-			for (const { id } of STACKS[stack].slice(1))
-				expect(ids.indexOf(`join:${id}`)).toBeLessThan(ids.indexOf(`wind:${id}`));
-			expect(new Set(ids).size).toBe(ids.length);
-			for (const id of ids) expect(kindOf(id)).toBeDefined();
+	it.each(keys(STACKS))('%s: the cage comes before the arbor, each join before its winding', (stack) => {
+		const ids = idsOf({ stack, cage: 'closed' });
+		expect(ids.indexOf('cage')).toBeLessThan(ids.indexOf('arbor'));
+		for (const { id } of STACKS[stack].slice(1))
+			expect(ids.indexOf(`join:${id}`)).toBeLessThan(ids.indexOf(`wind:${id}`));
+		expect(new Set(ids).size).toBe(ids.length);
+		for (const id of ids) expect(kindOf(id)).toBeDefined();
+	});
+	it.each(keys(STACKS))('%s: each step has a right, a wrong and a way out, and a time', (stack) => {
+		for (const step of jobSteps(jobFor({ stack }))) {
+			for (const part of [step.right, step.wrong, step.then]) expect(part.length).toBeGreaterThan(0);
+			expect(step.instructions.length).toBeGreaterThan(0);
+			expect(step.seconds).toBeGreaterThan(0);
 		}
-	);
-	it.each(Object.keys(STACKS) as StackName[])(
-		'%s: each step has a right, a wrong and a way out, and a time',
-		(stack) => {
-			for (const step of jobSteps(jobFor({ stack }))) {
-				for (const part of [step.right, step.wrong, step.then]) expect(part.length).toBeGreaterThan(0);
-				expect(step.instructions.length).toBeGreaterThan(0);
-				expect(step.seconds).toBeGreaterThan(0);
-			}
-		}
-	);
+	});
 	it('the backing is wound to the stop depth, with turns and length beside it', () => {
 		const { figure } = stepOf({}, 'wind:backing');
 		expect(figure).toMatchObject({ value: { smallMm: 11.4 } });
@@ -111,7 +106,7 @@ describe('the knot drawn with a step', () => {
 		expect(drawn({}, 'leader').map(([slug]) => slug)).toEqual(['leader-uncoiled', 'loop-to-loop']);
 	});
 	it('is there to be drawn, and takes so many', () => {
-		for (const stack of Object.keys(STACKS) as StackName[])
+		for (const stack of keys(STACKS))
 			for (const { slug, wraps } of jobSteps(jobFor({ stack, joint: 'nail' })).flatMap(
 				({ knots = [] }) => knots
 			))
@@ -160,7 +155,7 @@ describe('schools', () => {
 		}
 	});
 	it('joints say what they buy as well', () => {
-		for (const joint of Object.keys(JOINTS) as Joint[]) expect(JOINT_BUYS[joint]).toMatch(/\.$/);
+		for (const joint of keys(JOINTS)) expect(JOINT_BUYS[joint]).toMatch(/\.$/);
 	});
 	it("are the set-up's own, else the person's, else the usual", () => {
 		const chosen = schoolsOf({ tag: 'leave' }, { tag: 'trim', mount: 'drill' });

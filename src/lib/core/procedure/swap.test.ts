@@ -1,9 +1,10 @@
+import { keys } from '../keys';
 import { describe, expect, it } from 'vitest';
 import { stretchAndWalk } from '../twist/let-out';
 import { remediesAt } from './remedies';
 import { kindOf, type Step } from './step';
 import { swapSteps, swapTools, type OffPart, type SwapPlan } from './swap';
-import { jobFor, STACKS, type StackName } from './testing';
+import { jobFor, STACKS } from './testing';
 import { untwistSteps, untwistTools } from './untwist';
 
 const off = (role: OffPart['role'], id: string = role): OffPart => ({
@@ -15,7 +16,7 @@ const off = (role: OffPart['role'], id: string = role): OffPart => ({
 });
 const ids = (steps: readonly Step[]): string[] => steps.map(({ id }) => id);
 const text = (step: Step): string => JSON.stringify(step);
-const NAMES = Object.keys(STACKS) as StackName[];
+const NAMES = keys(STACKS);
 
 describe('a swap, step by step (common practice)', () => {
 	const plan: SwapPlan = {

@@ -1,2 +1,3 @@
 export { areaToRadius, radiusAtArea, radiusAtVolume, volumeToRadius, widthAtRadius } from './fill';
-export { spoolFromProfile, straightSpool, type ProfilePoint, type Spool } from './spool';
+export type { ProfilePoint } from './piece';
+export { spoolFromProfile, straightSpool, type Spool } from './spool';

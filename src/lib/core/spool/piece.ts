@@ -1,5 +1,10 @@
 import { findRoot } from '../numeric/root';
-import type { ProfilePoint } from './spool';
+
+/** Width between the flanges at one radius. */
+export interface ProfilePoint {
+	readonly radiusMm: number;
+	readonly widthMm: number;
+}
 
 /** A stretch of the profile over which the width is linear: w(r) = widthMm + slope·(r − innerRadiusMm). */
 export interface Piece {

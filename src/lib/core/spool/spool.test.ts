@@ -5,9 +5,9 @@ import {
 	spoolFromProfile,
 	straightSpool,
 	volumeToRadius,
-	widthAtRadius
+	widthAtRadius,
+	type Spool
 } from '.';
-import type { Spool } from '.';
 
 const built = (result: ReturnType<typeof spoolFromProfile>): Spool => {
 	if (!result.ok) throw new Error(JSON.stringify(result.issues));

@@ -1,12 +1,6 @@
 import { fail, ok, type Result } from '../issues';
 import { SAME_DIAMETER_MM } from '../numeric/tolerances';
-import { pieceBetween, type Piece } from './piece';
-
-/** Width between the flanges at one radius. */
-export interface ProfilePoint {
-	readonly radiusMm: number;
-	readonly widthMm: number;
-}
+import { pieceBetween, type Piece, type ProfilePoint } from './piece';
 
 /**
  * A spool as its width over radius, from the floor of the arbor to the rim. Surfaces are measured

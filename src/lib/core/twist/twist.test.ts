@@ -1,3 +1,4 @@
+import { keys } from '../keys';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { corrected, plus, rangeOf, type Turns } from './belief';
@@ -12,10 +13,7 @@ import {
 	SOURCES,
 	transfersTurns,
 	transferTurns,
-	type Leaving,
-	type Onto,
-	type Transfer,
-	type TwistSource
+	type Transfer
 } from './transfer';
 
 const LINE: Transfer = {
@@ -30,10 +28,10 @@ const { diameterMm: _coils, ...COILLESS } = LINE;
 const STRAIGHT: Transfer = { ...COILLESS, source: 'laid-out' };
 const transfers = fc.record({
 	lengthMm: fc.double({ min: 500, max: 250_000, noNaN: true }),
-	source: fc.constantFrom(...(Object.keys(SOURCES) as TwistSource[])),
-	leaving: fc.constantFrom(...(Object.keys(LEAVINGS) as Leaving[])),
+	source: fc.constantFrom(...keys(SOURCES)),
+	leaving: fc.constantFrom(...keys(LEAVINGS)),
 	seen: fc.constantFrom('clockwise' as const, 'anticlockwise' as const),
-	onto: fc.constantFrom(...(Object.keys(ONTO) as Onto[]))
+	onto: fc.constantFrom(...keys(ONTO))
 }) satisfies fc.Arbitrary<Transfer>;
 
 describe('ropework: Lk = Tw + Wr (Călugăreanu 1959, White 1969, Fuller 1971), the writhe by the Gauss integral', () => {

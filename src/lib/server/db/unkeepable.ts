@@ -1,4 +1,4 @@
-import { wordShape, type WordedIssue } from '$lib/schema/words';
+import { wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { z } from 'zod';
 
 /** Something that could not be read back if it were kept. */

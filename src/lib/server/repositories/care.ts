@@ -1,8 +1,8 @@
 import type { CareEvent, CareRule } from '$lib/core';
-import { asRules, KeptCareEvent, CareRules } from '$lib/schema/care';
-import type { Brought } from '$lib/schema/kept';
-import { ComponentForm } from '$lib/schema/setup';
-import { wordShape } from '$lib/schema/words';
+import { asRules, KeptCareEvent, CareRules } from '$lib/inventory/care';
+import type { Brought } from '$lib/inventory/strands';
+import { ComponentForm } from '$lib/setup/form';
+import { wordShape } from '$lib/wording/issues';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { ReadBefore, type Writing } from '../db/write';

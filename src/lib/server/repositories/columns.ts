@@ -1,5 +1,5 @@
-import { toJson } from '$lib/schema/json';
-import { wordShape, type WordedIssue } from '$lib/schema/words';
+import { toJson } from '$lib/inventory/json';
+import { wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { Unkeepable } from '../db/unkeepable';

@@ -1,5 +1,5 @@
 import type { Day } from '$lib/core';
-import { Day as DayText } from '$lib/schema/day';
+import { Day as DayText } from '$lib/inventory/day';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';

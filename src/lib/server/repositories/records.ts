@@ -1,7 +1,6 @@
-import { Day } from '$lib/schema/day';
-import type { WindRecord } from '$lib/schema/record';
-import { RunSummary } from '$lib/schema/run';
-import { RecordForm, SetupForm } from '$lib/schema/setup';
+import { Day } from '$lib/inventory/day';
+import { RecordForm, RunSummary, type WindRecord } from '$lib/inventory/winding';
+import { SetupForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import { ReadBefore, type Writing } from '../db/write';

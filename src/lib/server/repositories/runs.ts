@@ -1,5 +1,5 @@
 import type { RunEvent } from '$lib/core';
-import { RunEventShape, type RunEvents } from '$lib/schema/run';
+import { RunEventShape, type RunEvents } from '$lib/bench/run';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';

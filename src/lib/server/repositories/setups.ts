@@ -1,4 +1,4 @@
-import { FillForm } from '$lib/schema/setup';
+import { FillForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';

@@ -1,4 +1,4 @@
-import { SpoolForm } from '$lib/schema/setup';
+import { SpoolForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';

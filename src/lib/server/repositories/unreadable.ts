@@ -1,8 +1,9 @@
-import { CareRules, KeptCareEvent } from '$lib/schema/care';
-import { RunEventShape, RunSummary } from '$lib/schema/run';
-import { ComponentForm, FillForm, RecordForm, SetupForm, SpoolForm } from '$lib/schema/setup';
-import type { UnreadableTable } from '$lib/schema/unreadable';
-import { wordShape, type WordedIssue } from '$lib/schema/words';
+import { CareRules, KeptCareEvent } from '$lib/inventory/care';
+import { RunEventShape } from '$lib/bench/run';
+import { RecordForm, RunSummary } from '$lib/inventory/winding';
+import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
+import type { UnreadableTable } from '$lib/inventory/unreadable';
+import { wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';

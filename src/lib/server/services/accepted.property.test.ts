@@ -7,13 +7,14 @@ import {
 	CareRules,
 	DescribeThing,
 	SaveRules
-} from '$lib/schema/care';
-import { ForgetHand } from '$lib/schema/hand';
-import { Practised, Season } from '$lib/schema/practice';
-import { AddEvents, EndRun, StartRun } from '$lib/schema/run';
-import { CreateSetup, RecordForm, SaveSetup, SaveWays } from '$lib/schema/setup';
-import { SwapRequest } from '$lib/schema/swap-api';
-import { measured } from '$lib/schema/testing';
+} from '$lib/inventory/care';
+import { ForgetHand } from '$lib/inventory/hand';
+import { Practised, Season } from '$lib/bench/practice';
+import { AddEvents, EndRun, StartRun } from '$lib/bench/run';
+import { CreateSetup, SaveSetup, SaveWays } from '$lib/setup/form';
+import { RecordForm } from '$lib/inventory/winding';
+import { SwapRequest } from '$lib/server/api/swap';
+import { measured } from '$lib/setup/testing';
 import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
@@ -45,7 +46,7 @@ import { createSetup, rack, saveSetup, saveWays } from './setups';
 import { planSwap } from './swaps';
 import { unreadable } from './unreadable';
 import { recordsOf, recordWinding, takeBackWinding } from './windings';
-import { readCareFilter } from '$lib/schema/care-page';
+import { USUAL_FILTER } from '$lib/inventory/care-rows';
 
 let directory: string;
 let db: Knex;
@@ -256,7 +257,7 @@ async function readAll(): Promise<void> {
 	const racked = await rack(db);
 	for (const { setupId: of } of racked) if (of !== undefined) await benchJob(db, of, undefined);
 	const { entries } = await care(db, TODAY);
-	await carePage(db, TODAY, readCareFilter(new URLSearchParams()));
+	await carePage(db, TODAY, USUAL_FILTER);
 	await history(db, THING);
 	calendarFile(entries, TODAY, 'http://here');
 	await hands(db);

@@ -7,13 +7,13 @@ import {
 	type OnSource,
 	type RunState
 } from '$lib/core';
-import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/schema/bench-job';
-import { jobOf } from '$lib/schema/job';
-import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/schema/kept';
-import type { ComponentForm, SetupForm } from '$lib/schema/setup';
-import { isStrand, offParts, type SpoolNow } from '$lib/schema/swap';
-import { DEFAULT_UNITS } from '$lib/schema/units';
-import { workOut } from '$lib/schema/workout';
+import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/bench/work';
+import { jobOf } from '$lib/bench/job';
+import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/inventory/strands';
+import type { ComponentForm, SetupForm } from '$lib/setup/form';
+import { isStrand, offParts, type SpoolNow } from '$lib/inventory/swap';
+import { DEFAULT_UNITS } from '$lib/wording/units';
+import { workOut } from '$lib/setup/evaluate';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write } from '../db/write';

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, JOB_NAMES, type Day, type Due } from '$lib/core';
-import type { KeptEntry } from '$lib/schema/kept';
+import type { KeptEntry } from '$lib/inventory/strands';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 
 /** A reminder the evening before: seconds before the day begins. */

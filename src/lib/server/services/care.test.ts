@@ -1,5 +1,5 @@
 import { USUAL_RULES, type CareEvent, dayOf } from '$lib/core';
-import { measured } from '$lib/schema/testing';
+import { measured } from '$lib/setup/testing';
 import ICAL from 'ical.js';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';

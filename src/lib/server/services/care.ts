@@ -10,12 +10,12 @@ import {
 	type Day,
 	type Whereabouts
 } from '$lib/core';
-import { UNDER, type BringThing, type DescribeThing } from '$lib/schema/care';
-import { careRow, isShown, type CareFilter, type CarePage } from '$lib/schema/care-page';
-import { keptFromRecords, readBrought, type FromRecords, type KeptEntry } from '$lib/schema/kept';
-import { newComponent } from '$lib/schema/new-setup';
-import type { WindRecord } from '$lib/schema/record';
-import type { ComponentForm } from '$lib/schema/setup';
+import { UNDER, type BringThing, type DescribeThing } from '$lib/inventory/care';
+import { careRow, isShown, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
+import { keptFromRecords, readBrought, type FromRecords, type KeptEntry } from '$lib/inventory/strands';
+import { newComponent } from '$lib/setup/presets';
+import type { WindRecord } from '$lib/inventory/winding';
+import type { ComponentForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';
 import { bad, done, gone, stale, type Outcome } from '../outcome';

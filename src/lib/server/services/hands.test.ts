@@ -1,5 +1,5 @@
-import type { RecordForm } from '$lib/schema/setup';
-import { measured } from '$lib/schema/testing';
+import type { RecordForm } from '$lib/inventory/winding';
+import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -8,10 +8,10 @@ import {
 	type HandBelief,
 	type WindingHand
 } from '$lib/core';
-import type { HandSummary } from '$lib/schema/hand';
-import type { WindRecord } from '$lib/schema/record';
-import { DEFAULT_UNITS } from '$lib/schema/units';
-import { workOut } from '$lib/schema/workout';
+import type { HandSummary } from '$lib/inventory/hand';
+import type { WindRecord } from '$lib/inventory/winding';
+import { DEFAULT_UNITS } from '$lib/wording/units';
+import { workOut } from '$lib/setup/evaluate';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, type Outcome } from '../outcome';

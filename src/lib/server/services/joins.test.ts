@@ -1,8 +1,8 @@
 import { runState, type RunEvent, dayOf } from '$lib/core';
-import { newSetup } from '$lib/schema/new-setup';
-import type { SetupForm } from '$lib/schema/setup';
-import { measured } from '$lib/schema/testing';
-import { workOut } from '$lib/schema/workout';
+import { newSetup } from '$lib/setup/presets';
+import type { SetupForm } from '$lib/setup/form';
+import { measured } from '$lib/setup/testing';
+import { workOut } from '$lib/setup/evaluate';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,4 +1,4 @@
-import { IssueList } from '$lib/schema/fit-api';
+import { IssueList } from '$lib/server/api/fit';
 import { z } from 'zod';
 import type { ZodOpenApiOperationObject } from 'zod-openapi';
 

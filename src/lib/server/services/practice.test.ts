@@ -1,5 +1,5 @@
 import { findKnot, KNOTS, dayOf } from '$lib/core';
-import { measured } from '$lib/schema/testing';
+import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -1,7 +1,6 @@
-import type { RunEvent } from '$lib/core';
-import { runState } from '$lib/core';
-import { MAX_EVENTS, RunEventShape } from '$lib/schema/run';
-import { measured } from '$lib/schema/testing';
+import { runState, type RunEvent } from '$lib/core';
+import { MAX_EVENTS, RunEventShape } from '$lib/bench/run';
+import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

@@ -8,7 +8,8 @@ import {
 	type RunState,
 	type Tempo
 } from '$lib/core';
-import type { RunEvents, RunSummary } from '$lib/schema/run';
+import type { RunEvents } from '$lib/bench/run';
+import type { RunSummary } from '$lib/inventory/winding';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
 import { ROWS_HAVE_IDS, write, type Writing } from '../db/write';

@@ -1,4 +1,4 @@
-import type { SetupForm } from '$lib/schema/setup';
+import type { SetupForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { findSetup, type SetupRow } from '../repositories/setups';
 import { findSpool, type SpoolRow } from '../repositories/spools';

@@ -1,5 +1,6 @@
-import { newSetup } from '$lib/schema/new-setup';
-import type { RecordForm, SetupForm } from '$lib/schema/setup';
+import { newSetup } from '$lib/setup/presets';
+import type { SetupForm } from '$lib/setup/form';
+import type { RecordForm } from '$lib/inventory/winding';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

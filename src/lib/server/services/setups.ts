@@ -1,11 +1,11 @@
 import { runState, type ChosenSchools } from '$lib/core';
-import type { BenchJob } from '$lib/schema/bench-job';
-import { stillOn } from '$lib/schema/kept';
-import type { WindRecord } from '$lib/schema/record';
-import { same } from '$lib/schema/merge';
-import { settleSetup } from '$lib/schema/settle';
-import type { FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/schema/setup';
-import type { UnitSystem } from '$lib/schema/units';
+import type { BenchJob } from '$lib/bench/work';
+import { stillOn } from '$lib/inventory/strands';
+import type { WindRecord } from '$lib/inventory/winding';
+import { same } from '$lib/setup/merge';
+import { settleSetup } from '$lib/setup/settle';
+import type { FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/setup/form';
+import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { listRecords } from '../repositories/records';

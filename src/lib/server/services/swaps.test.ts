@@ -1,8 +1,9 @@
 import { dayOf } from '$lib/core';
-import { measured } from '$lib/schema/testing';
-import { readCareFilter, momentsOf } from '$lib/schema/care-page';
-import { jobText } from '$lib/schema/bench-job';
-import { newComponent } from '$lib/schema/new-setup';
+import { measured } from '$lib/setup/testing';
+import { momentsOf } from '$lib/inventory/care-rows';
+import { USUAL_FILTER, type CareFilter } from '$lib/inventory/care-rows';
+import { jobText } from '$lib/bench/work';
+import { newComponent } from '$lib/setup/presets';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -267,40 +268,39 @@ describe('jobs that wind nothing new', () => {
 });
 
 describe('the care page', () => {
-	const filter = (query: string) => readCareFilter(new URLSearchParams(query));
+	const filter = (asked: Partial<CareFilter> = {}): CareFilter => ({ ...USUAL_FILTER, ...asked });
 	it('is filtered by name, kind, place and need, and cut to what is asked for', async () => {
 		const { id, spoolId } = await wound('Tarn');
 		await wound('Beck');
-		const found = async (query: string) => {
-			const page = await carePage(db, TODAY, filter(query));
+		const found = async (asked: Partial<CareFilter> = {}) => {
+			const page = await carePage(db, TODAY, filter(asked));
 			return [page.matching, page.rows.length];
 		};
-		expect(await found('')).toEqual([4, 4]);
-		expect(await found('show=1')).toEqual([4, 1]);
-		expect(await found('q=tarn&kind=line')).toEqual([1, 1]);
-		expect(await found('where=coil')).toEqual([0, 0]);
-		expect(await found(`spool=${spoolId}`)).toEqual([2, 2]);
-		expect(await found(`thing=${id}:line`)).toEqual([1, 1]);
-		expect(await found('due=1')).toEqual([0, 0]);
-		expect(await found('kind=moon&where=under&show=-3')).toEqual([4, 4]);
+		expect(await found()).toEqual([4, 4]);
+		expect(await found({ show: 1 })).toEqual([4, 1]);
+		expect(await found({ sought: 'tarn', kind: 'line' })).toEqual([1, 1]);
+		expect(await found({ where: 'coil' })).toEqual([0, 0]);
+		expect(await found({ spool: spoolId })).toEqual([2, 2]);
+		expect(await found({ thing: `${id}:line` })).toEqual([1, 1]);
+		expect(await found({ due: true })).toEqual([0, 0]);
 	});
 	it('what goes out together is what lies on a spool of the rack; a spool off the rack goes nowhere', async () => {
 		const { id, spoolId } = await wound('Tarn');
 		const { spoolId: beck } = await wound('Beck');
-		const out = async () => (await carePage(db, TODAY, filter(''))).spools;
+		const out = async () => (await carePage(db, TODAY, filter())).spools;
 		expect((await out()).map(({ name }) => name)).toEqual(['Beck', 'Tarn']);
 		expect((await out())[1]!.things.toSorted()).toEqual([`${id}:backing`, `${id}:line`]);
 		await removeSpool(db, asked(), beck);
 		expect((await out()).map((spool) => spool.id)).toEqual([spoolId]);
 		// What lies on it is not forgotten.
-		expect((await carePage(db, TODAY, filter('q=off the rack'))).matching).toBe(2);
+		expect((await carePage(db, TODAY, filter({ sought: 'off the rack' }))).matching).toBe(2);
 	});
 	it('writes histories small, and reads them back', async () => {
 		const { id } = await wound('Tarn');
 		const fished = { kind: 'fished', days: 3, water: 'salt' } as const;
 		const event = { id: 'event-0001', day: dayOf('2026-05-01'), at: 1e12, ...fished };
 		await addCareEvents(db, [{ keptId: `${id}:line`, event }]);
-		const { rows } = await carePage(db, TODAY, filter('kind=line'));
+		const { rows } = await carePage(db, TODAY, filter({ kind: 'line' }));
 		expect(momentsOf(rows[0]!.history)).toMatchObject([
 			{ kind: 'came' },
 			{ kind: 'moved', on: 'spool', place: 'Tarn' },

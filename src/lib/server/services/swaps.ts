@@ -1,9 +1,9 @@
 import { fail } from '$lib/core';
-import { newComponent } from '$lib/schema/new-setup';
-import { settleSetup } from '$lib/schema/settle';
-import { swapped, type Candidate, type Goes, type SwapChoice } from '$lib/schema/swap';
-import type { SwapRequest } from '$lib/schema/swap-api';
-import type { UnitSystem } from '$lib/schema/units';
+import { newComponent } from '$lib/setup/presets';
+import { settleSetup } from '$lib/setup/settle';
+import { swapped, type Candidate, type Goes, type SwapChoice } from '$lib/inventory/swap';
+import type { SwapRequest } from '$lib/server/api/swap';
+import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { bad, done, gone, type Outcome } from '../outcome';

@@ -1,4 +1,4 @@
-import { isUnreadableTable, type Unreadable, type UnreadableTable } from '$lib/schema/unreadable';
+import { isUnreadableTable, type Unreadable, type UnreadableTable } from '$lib/inventory/unreadable';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, gone, refused, type Outcome } from '../outcome';

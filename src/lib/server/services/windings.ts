@@ -1,12 +1,10 @@
 import { dayOf, fail, type ChosenSchools } from '$lib/core';
-import { workOf } from '$lib/schema/bench-job';
-import { jobOf, knotsOf, plannedSeconds } from '$lib/schema/job';
-import { readRecord } from '$lib/schema/readings';
-import type { WindRecord } from '$lib/schema/record';
-import { settleRecord } from '$lib/schema/settle';
-import type { RecordForm } from '$lib/schema/setup';
-import type { UnitSystem } from '$lib/schema/units';
-import { asWound } from '$lib/schema/wound';
+import { workOf } from '$lib/bench/work';
+import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
+import { readRecord, settleRecord } from '$lib/inventory/read-winding';
+import type { RecordForm, WindRecord } from '$lib/inventory/winding';
+import type { UnitSystem } from '$lib/wording/units';
+import { asWound } from '$lib/inventory/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write, type WriteId } from '../db/write';

@@ -1,7 +1,7 @@
 import { retrievePerTurnMm, runoutOf, simulate } from '$lib/core';
-import { PRESETS } from '$lib/schema/new-setup';
-import { measured, worked } from '$lib/schema/testing';
-import type { Workout } from '$lib/schema/workout';
+import { PRESETS } from '$lib/setup/presets';
+import { measured, worked } from '$lib/setup/testing';
+import type { Workout } from '$lib/setup/evaluate';
 import { describe, expect, it } from 'vitest';
 import { CONTROL_MM, gaugeOf, gaugePlan, gaugeSvg } from './gauge';
 import { histogram } from './histogram';

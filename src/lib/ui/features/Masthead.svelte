@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { THEMES } from '$lib/schema/preferences';
-	import type { UnitSystem } from '$lib/schema/units';
+	import { THEMES } from '$lib/ui/state/cookies';
+	import type { UnitSystem } from '$lib/wording/units';
 	import Moon from '@lucide/svelte/icons/moon';
 	import Sun from '@lucide/svelte/icons/sun';
 	import SunMoon from '@lucide/svelte/icons/sun-moon';

@@ -1,5 +1,5 @@
-import { toJson } from '$lib/schema/json';
-import type { WordedIssue } from '$lib/schema/words';
+import { toJson } from '$lib/inventory/json';
+import type { WordedIssue } from '$lib/wording/issues';
 import { v4 as uuid } from 'uuid';
 
 /**

@@ -1,6 +1,6 @@
 import type { ChosenSchools, Day } from '$lib/core';
-import { SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from '$lib/schema/preferences';
-import { UNITS_COOKIE, type UnitSystem } from '$lib/schema/units';
+import { SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
+import { UNITS_COOKIE, type UnitSystem } from '$lib/wording/units';
 import { CalendarDate } from '@internationalized/date';
 import { getContext, setContext } from 'svelte';
 

@@ -1,5 +1,5 @@
 import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
-import type { RunEvents } from '$lib/schema/run';
+import type { RunEvents } from '$lib/bench/run';
 import { v4 as uuid } from 'uuid';
 import { without } from './events';
 import { send, type Reply } from './api';

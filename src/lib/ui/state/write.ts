@@ -1,4 +1,4 @@
-import { toJson } from '$lib/schema/json';
+import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
 import { send, type Method, type Reply } from './api';
 

@@ -1,4 +1,4 @@
-import { AddCareEvents, asCareEvent } from '$lib/schema/care';
+import { AddCareEvents, asCareEvent } from '$lib/inventory/care';
 import { respond, writing } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
 import type { RequestHandler } from '@sveltejs/kit';

@@ -1,5 +1,5 @@
-import { answerCheckpoint } from '$lib/schema/ask-answer';
-import { CheckpointRequest } from '$lib/schema/ask-api';
+import { answerCheckpoint } from '$lib/server/api/ask-answer';
+import { CheckpointRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(CheckpointRequest, answerCheckpoint);

@@ -1,4 +1,4 @@
-import { answerChooseKnot, ChooseKnotRequest } from '$lib/schema/knot-choose-api';
+import { answerChooseKnot, ChooseKnotRequest } from '$lib/server/api/choose-knot';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(ChooseKnotRequest, answerChooseKnot);

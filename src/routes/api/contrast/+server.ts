@@ -1,5 +1,5 @@
-import { answerContrast } from '$lib/schema/ask-lines';
-import { ContrastRequest } from '$lib/schema/ask-api';
+import { answerContrast } from '$lib/server/api/ask-lines';
+import { ContrastRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(ContrastRequest, answerContrast);

@@ -1,5 +1,5 @@
-import { answerCorrect } from '$lib/schema/ask-answer';
-import { CorrectRequest } from '$lib/schema/ask-api';
+import { answerCorrect } from '$lib/server/api/ask-answer';
+import { CorrectRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(CorrectRequest, answerCorrect);

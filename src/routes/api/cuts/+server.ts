@@ -1,5 +1,5 @@
-import { answerCuts } from '$lib/schema/ask-lines';
-import { CutsRequest } from '$lib/schema/ask-api';
+import { answerCuts } from '$lib/server/api/ask-lines';
+import { CutsRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(CutsRequest, answerCuts);

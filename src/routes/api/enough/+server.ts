@@ -1,5 +1,5 @@
-import { answerEnough } from '$lib/schema/ask-answer';
-import { EnoughRequest } from '$lib/schema/ask-api';
+import { answerEnough } from '$lib/server/api/ask-answer';
+import { EnoughRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(EnoughRequest, answerEnough);

@@ -1,6 +1,6 @@
-import { answerFit } from '$lib/schema/fit-answer';
-import { FitRequest } from '$lib/schema/fit-api';
-import { readFitRequest } from '$lib/schema/fit-read';
+import { answerFit } from '$lib/server/api/fit-answer';
+import { FitRequest } from '$lib/server/api/fit';
+import { readFitRequest } from '$lib/server/api/fit-read';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(FitRequest, (body) => {

@@ -1,5 +1,5 @@
-import { answerHalfFit } from '$lib/schema/ask-answer';
-import { HalfFitRequest } from '$lib/schema/ask-api';
+import { answerHalfFit } from '$lib/server/api/ask-answer';
+import { HalfFitRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(HalfFitRequest, answerHalfFit);

@@ -1,4 +1,4 @@
-import { ForgetHand } from '$lib/schema/hand';
+import { ForgetHand } from '$lib/inventory/hand';
 import { writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { forgetHand, hands } from '$lib/server/services';

@@ -1,4 +1,4 @@
-import { knotList } from '$lib/schema/knot-api';
+import { knotList } from '$lib/server/api/knot-curves';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';
 

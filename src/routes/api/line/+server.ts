@@ -1,5 +1,5 @@
-import { answerLine } from '$lib/schema/ask-lines';
-import { LineRequest } from '$lib/schema/ask-api';
+import { answerLine } from '$lib/server/api/ask-lines';
+import { LineRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(LineRequest, answerLine);

@@ -1,5 +1,5 @@
-import { answerMatch } from '$lib/schema/ask-lines';
-import { MatchRequest } from '$lib/schema/ask-api';
+import { answerMatch } from '$lib/server/api/ask-lines';
+import { MatchRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(MatchRequest, answerMatch);

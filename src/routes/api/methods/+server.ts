@@ -1,5 +1,5 @@
-import { answerMethods } from '$lib/schema/ask-answer';
-import { MethodsRequest } from '$lib/schema/ask-api';
+import { answerMethods } from '$lib/server/api/ask-answer';
+import { MethodsRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(MethodsRequest, answerMethods);

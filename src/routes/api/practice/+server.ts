@@ -1,4 +1,4 @@
-import { Practised, Season } from '$lib/schema/practice';
+import { Practised, Season } from '$lib/bench/practice';
 import { writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { practice, practised, setSeason } from '$lib/server/services';

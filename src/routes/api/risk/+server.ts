@@ -1,5 +1,5 @@
-import { answerRisk } from '$lib/schema/ask-answer';
-import { RiskRequest } from '$lib/schema/ask-api';
+import { answerRisk } from '$lib/server/api/ask-answer';
+import { RiskRequest } from '$lib/server/api/ask';
 import { answering, inTurns } from '$lib/server/http';
 
 export const POST = answering(RiskRequest, (body) => inTurns(answerRisk(body)));

@@ -1,5 +1,5 @@
-import { answerRunout } from '$lib/schema/ask-answer';
-import { RunoutRequest } from '$lib/schema/ask-api';
+import { answerRunout } from '$lib/server/api/ask-answer';
+import { RunoutRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(RunoutRequest, answerRunout);

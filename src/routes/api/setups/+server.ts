@@ -1,4 +1,4 @@
-import { CreateSetup } from '$lib/schema/setup';
+import { CreateSetup } from '$lib/setup/form';
 import { writing } from '$lib/server/http';
 import { createSetup } from '$lib/server/services';
 

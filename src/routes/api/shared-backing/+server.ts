@@ -1,5 +1,5 @@
-import { answerSharedBacking } from '$lib/schema/ask-lines';
-import { SharedBackingRequest } from '$lib/schema/ask-api';
+import { answerSharedBacking } from '$lib/server/api/ask-lines';
+import { SharedBackingRequest } from '$lib/server/api/ask';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(SharedBackingRequest, answerSharedBacking);

@@ -1,4 +1,4 @@
-import { SwapRequest } from '$lib/schema/swap-api';
+import { SwapRequest } from '$lib/server/api/swap';
 import { writing } from '$lib/server/http';
 import { planSwap } from '$lib/server/services';
 

@@ -1,4 +1,4 @@
-import { answerTwist, TwistRequest } from '$lib/schema/twist-api';
+import { answerTwist, TwistRequest } from '$lib/server/api/twist';
 import { answering } from '$lib/server/http';
 
 export const POST = answering(TwistRequest, answerTwist);

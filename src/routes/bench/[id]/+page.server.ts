@@ -1,5 +1,5 @@
 import { missingSetup } from '$lib/server/missing';
-import { jobText, readJob } from '$lib/schema/bench-job';
+import { jobText, readJob } from '$lib/bench/work';
 import { benchJob, loadSetup, recordsOf, runBegun, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 

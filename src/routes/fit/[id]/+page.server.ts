@@ -1,6 +1,6 @@
 import { missingSetup } from '$lib/server/missing';
 import { gapOfSchool } from '$lib/core';
-import { newSetup } from '$lib/schema/new-setup';
+import { newSetup } from '$lib/setup/presets';
 import { loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { findDescribed, findKnot, KNOT_TAKES_MM, type KnotSlug } from '$lib/core';
-	import { showRetrieve } from '$lib/schema/units';
+	import { showRetrieve } from '$lib/wording/units';
 	import KnotView from '$lib/ui/features/knots/KnotView.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { labelOf } from '$lib/schema/label';
-	import { asWound } from '$lib/schema/wound';
+	import { labelOf } from '$lib/bench/label';
+	import { asWound } from '$lib/inventory/wound';
 	import { strandsOf } from '$lib/ui/charts/thread/strands';
 	import LabelPage from '$lib/ui/features/paper/LabelPage.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';

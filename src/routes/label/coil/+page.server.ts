@@ -1,4 +1,4 @@
-import { coilLabel, sectionsOf } from '$lib/schema/coil-label';
+import { coilLabel, sectionsOf } from '$lib/bench/coil-label';
 import { originOf } from '$lib/server/origin';
 import { keptNow } from '$lib/server/services';
 import { error } from '@sveltejs/kit';

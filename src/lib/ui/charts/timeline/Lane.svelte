@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { TWIST_LIMITS, type Due } from '$lib/core';
-	import type { Moment } from '$lib/schema/care-page';
-	import { dayNumber, type Role } from '$lib/core';
+	import { dayNumber, TWIST_LIMITS, type Due, type Role } from '$lib/core';
+	import type { Moment } from '$lib/inventory/care-rows';
 	import { ROLE_COLOURS } from '../section/layers';
 	import { atDay, daysBars, LANE, nearest, signPath, signs, stays, twistArea } from './lane';
 	import type { TimeView } from './view.svelte';

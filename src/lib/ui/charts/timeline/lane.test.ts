@@ -1,4 +1,4 @@
-import type { Moment } from '$lib/schema/care-page';
+import type { Moment } from '$lib/inventory/care-rows';
 import { scaleUtc } from 'd3-scale';
 import { describe, expect, it } from 'vitest';
 import { atDay, daysBars, mostTwist, nearest, signPath, SIGNS, signs, stays, twistArea } from './lane';

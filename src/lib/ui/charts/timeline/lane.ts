@@ -1,4 +1,4 @@
-import type { Moment } from '$lib/schema/care-page';
+import type { Moment } from '$lib/inventory/care-rows';
 import { TWIST_LIMITS, type CareKind } from '$lib/core';
 import { max } from 'd3-array';
 import { scaleLinear, type ScaleTime } from 'd3-scale';

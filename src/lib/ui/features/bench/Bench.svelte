@@ -1,16 +1,15 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
 	import { afterNavigate, goto, invalidate } from '$app/navigation';
-	import type { Tempo } from '$lib/core';
-	import { jobText, workOf, type BenchJob } from '$lib/schema/bench-job';
-	import { usualCoil } from '$lib/schema/kept';
-	import type { Ended } from '$lib/schema/run';
-	import { jobOf } from '$lib/schema/job';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { showDuration, spoken } from '$lib/schema/phrase';
-	import type { WindRecord } from '$lib/schema/record';
-	import type { SetupForm } from '$lib/schema/setup';
-	import type { Workout } from '$lib/schema/workout';
+	import { ROLE_NAMES, type Tempo } from '$lib/core';
+	import { jobText, workOf, type BenchJob } from '$lib/bench/work';
+	import { usualCoil } from '$lib/inventory/strands';
+	import type { Ended } from '$lib/bench/run';
+	import { jobOf } from '$lib/bench/job';
+	import { showDuration, spoken } from '$lib/wording/phrase';
+	import type { WindRecord } from '$lib/inventory/winding';
+	import type { SetupForm } from '$lib/setup/form';
+	import type { Workout } from '$lib/setup/evaluate';
 	import { onDestroy, onMount, tick, untrack } from 'svelte';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { CounterLink } from '../../state/counter-link.svelte';

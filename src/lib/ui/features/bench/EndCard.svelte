@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Field from '../../primitives/Field.svelte';
-	import type { Ended } from '$lib/schema/run';
+	import type { Ended } from '$lib/bench/run';
 	import { type Reply, send, troubleOf } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 

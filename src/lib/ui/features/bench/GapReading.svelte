@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { correct, parseLength } from '$lib/core';
-	import { showLong, showSmall, showTurns, smallUnit } from '$lib/schema/units';
-	import { wordIssue } from '$lib/schema/words';
-	import type { Workout } from '$lib/schema/workout';
+	import { showLong, showSmall, showTurns, smallUnit } from '$lib/wording/units';
+	import { wordIssue } from '$lib/wording/issues';
+	import type { Workout } from '$lib/setup/evaluate';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber, loopTest, twistVerdict } from '$lib/core';
-	import { usualBightMm } from '$lib/schema/units';
+	import { usualBightMm } from '$lib/wording/units';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
 	import LoopCount from '../twist/LoopCount.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { formatNumber, loopTest, remedySign, type LogEntry, type RunEvent } from '$lib/core';
-	import { ROLE_NAMES, type Part } from '$lib/schema/parts';
-	import { showSmall, showTurns } from '$lib/schema/units';
+	import { formatNumber, loopTest, remedySign, ROLE_NAMES, type LogEntry, type RunEvent } from '$lib/core';
+	import { type Part } from '$lib/setup/read-strands';
+	import { showSmall, showTurns } from '$lib/wording/units';
 	import Camera from '@lucide/svelte/icons/camera';
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import Field from '../../primitives/Field.svelte';

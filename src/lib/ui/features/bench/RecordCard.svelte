@@ -1,10 +1,9 @@
 <script lang="ts">
-	import { isUnder, withUnit, type JobSetup, type TwistSource } from '$lib/core';
-	import type { BenchJob } from '$lib/schema/bench-job';
-	import type { RecordForm, TravelForm } from '$lib/schema/setup';
-	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
-	import type { WordedIssue } from '$lib/schema/words';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { isUnder, ROLE_NAMES, withUnit, type JobSetup, type TwistSource } from '$lib/core';
+	import type { BenchJob } from '$lib/bench/work';
+	import type { RecordForm, TravelForm } from '$lib/inventory/winding';
+	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
+	import type { WordedIssue } from '$lib/wording/issues';
 	import Field from '../../primitives/Field.svelte';
 	import { type Reply, troubleOf } from '../../state/api';
 	import { usedAnswer, Write } from '../../state/write';

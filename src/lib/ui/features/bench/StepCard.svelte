@@ -3,7 +3,7 @@
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import type { Snippet } from 'svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { phraseText, sentence, showDuration } from '$lib/schema/phrase';
+	import { phraseText, sentence, showDuration } from '$lib/wording/phrase';
 
 	interface Props {
 		step: Step;

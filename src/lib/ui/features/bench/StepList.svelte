@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Check from '@lucide/svelte/icons/check';
-	import type { BenchJob } from '$lib/schema/bench-job';
+	import type { BenchJob } from '$lib/bench/work';
 	import type { BenchState } from './bench-state.svelte';
 
 	/** The whole job: what is done, what is in hand. */

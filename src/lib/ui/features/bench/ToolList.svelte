@@ -2,7 +2,7 @@
 	import type { Tool } from '$lib/core';
 	import Check from '@lucide/svelte/icons/check';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { sentence } from '$lib/schema/phrase';
+	import { sentence } from '$lib/wording/phrase';
 
 	/** Everything this job takes: ticked when it is there, with what can stand in for it. */
 	interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber, LEAVINGS, SOURCES, type Leaving, type TwistSource } from '$lib/core';
-	import type { TravelForm } from '$lib/schema/setup';
+	import type { TravelForm } from '$lib/inventory/winding';
 	import Select from '../../primitives/Select.svelte';
 
 	/** How a strand came off what it was on: what that did to it goes into its twist. */

@@ -1,10 +1,9 @@
 <script lang="ts">
-	import type { WayBack } from '$lib/core';
-	import type { Part } from '$lib/schema/parts';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { ROLE_NAMES, type WayBack } from '$lib/core';
+	import type { Part } from '$lib/setup/read-strands';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { BenchState } from './bench-state.svelte';
-	import { sentence } from '$lib/schema/phrase';
+	import { sentence } from '$lib/wording/phrase';
 
 	/** Something is wrong: what it looks like, what to do, and the step to go back to. */
 	interface Props {

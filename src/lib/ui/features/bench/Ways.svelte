@@ -3,16 +3,16 @@
 		gapOfSchool,
 		JOINT_BUYS,
 		JOINTS,
+		ROLE_NAMES,
 		SCHOOL_KEYS,
 		SCHOOLS,
 		type ChosenSchools,
-		type Joint,
 		type JobSetup,
+		type Joint,
 		type SchoolKey,
 		type Schools
 	} from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import type { SaveWays } from '$lib/schema/setup';
+	import type { SaveWays } from '$lib/setup/form';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';

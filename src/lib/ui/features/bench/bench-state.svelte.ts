@@ -1,5 +1,5 @@
 import { expectedSeconds, remediesAt, type Step, type Tempo, type WayBack } from '$lib/core';
-import type { Work } from '$lib/schema/bench-job';
+import type { Work } from '$lib/bench/work';
 import { SvelteSet } from 'svelte/reactivity';
 import type { Run } from '../../state/run.svelte';
 

@@ -1,8 +1,7 @@
 <script lang="ts">
-	import { formatNumber, JOB_NAMES, twistVerdict } from '$lib/core';
-	import type { CareRow, Moment } from '$lib/schema/care-page';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { showSmall } from '$lib/schema/units';
+	import { formatNumber, JOB_NAMES, ROLE_NAMES, twistVerdict } from '$lib/core';
+	import type { CareRow, Moment } from '$lib/inventory/care-rows';
+	import { showSmall } from '$lib/wording/units';
 	import Lane from '../../charts/timeline/Lane.svelte';
 	import type { TimeView } from '../../charts/timeline/view.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { dayNumber, type Day } from '$lib/core';
-	import { careQuery, momentsOf, ROWS_AT_FIRST, type CareFilter, type CarePage } from '$lib/schema/care-page';
+	import { momentsOf, USUAL_FILTER, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
+	import { careQuery } from '$lib/ui/state/care-query';
 	import { mostTwist } from '../../charts/timeline/lane';
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
 	import { TimeView } from '../../charts/timeline/view.svelte';
@@ -35,7 +36,7 @@
 	const now = $derived(dayNumber(today));
 
 	function change(part: Partial<CareFilter>): void {
-		void asked.change({ spool: null, thing: null, show: ROWS_AT_FIRST, ...part });
+		void asked.change({ spool: null, thing: null, show: USUAL_FILTER.show, ...part });
 	}
 
 	/** How far ahead what is next is shown, days; and the least that is. */
@@ -140,7 +141,7 @@
 		<button
 			type="button"
 			class="mt-4 action-quiet min-h-11"
-			onclick={() => change({ spool: filter.spool, show: filter.show + 2 * ROWS_AT_FIRST })}
+			onclick={() => change({ spool: filter.spool, show: filter.show + 2 * USUAL_FILTER.show })}
 			>{care.matching - rows.length} more</button
 		>
 	{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatLength, parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
-	import { longUnit, usualBightMm } from '$lib/schema/units';
+	import { longUnit, usualBightMm } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';

@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { KEPT_KINDS } from '$lib/core';
-	import type { CareFilter } from '$lib/schema/care-page';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { KEPT_KINDS, ROLE_NAMES } from '$lib/core';
+	import type { CareFilter } from '$lib/inventory/care-rows';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 

@@ -3,6 +3,7 @@
 		dueBefore,
 		JOB_NAMES,
 		readDay,
+		ROLE_NAMES,
 		spread,
 		workingDays,
 		type Day,
@@ -10,8 +11,7 @@
 		type KeptKind,
 		type PlanItem
 	} from '$lib/core';
-	import { showDuration } from '$lib/schema/phrase';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { showDuration } from '$lib/wording/phrase';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';

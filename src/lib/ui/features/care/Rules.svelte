@@ -1,7 +1,14 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { JOB_NAMES, KEPT_KINDS, type CareJob, type CareRule, type KeptKind } from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import {
+		JOB_NAMES,
+		KEPT_KINDS,
+		keys,
+		ROLE_NAMES,
+		type CareJob,
+		type CareRule,
+		type KeptKind
+	} from '$lib/core';
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -20,7 +27,7 @@
 	let { rules, usual, version }: Props = $props();
 
 	const write = new Write();
-	const JOB_OPTIONS = (Object.keys(JOB_NAMES) as CareJob[]).map((value) => ({
+	const JOB_OPTIONS = keys(JOB_NAMES).map((value) => ({
 		value,
 		label: JOB_NAMES[value]
 	}));

@@ -1,5 +1,5 @@
 import { JOB_NAMES, type CareRule } from '$lib/core';
-import { merge } from '$lib/schema/merge';
+import { merge } from '$lib/setup/merge';
 import type { Reply } from '../../state/api';
 
 /** What somebody else made of the rules, where a change came too late. */

@@ -1,6 +1,6 @@
 import { dayNumbered, formatNumber, loopTest, type CareEvent, type CareJob, type Due } from '$lib/core';
-import type { Moment } from '$lib/schema/care-page';
-import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
+import type { Moment } from '$lib/inventory/care-rows';
+import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import { showDay } from '../dates';
 
 const PLAIN: Partial<Record<CareEvent['kind'], string>> = {

@@ -1,6 +1,6 @@
 import { invalidate } from '$app/navigation';
 import type { Day } from '$lib/core';
-import { toJson } from '$lib/schema/json';
+import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { fromMm, formatNumber, retrievePerTurnMm } from '$lib/core';
+	import { formatNumber, fromMm, retrievePerTurnMm, ROLE_NAMES } from '$lib/core';
 	import {
 		longUnit,
 		showLongRange,
@@ -7,9 +7,8 @@
 		showSmallRange,
 		showTurns,
 		smallUnit
-	} from '$lib/schema/units';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import type { Workout } from '$lib/schema/workout';
+	} from '$lib/wording/units';
+	import type { Workout } from '$lib/setup/evaluate';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
 

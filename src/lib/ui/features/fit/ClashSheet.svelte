@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { clashText } from '$lib/schema/clash-words';
+	import { clashText } from '$lib/wording/clash';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import type { SetupStore } from './store.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { FitState } from './fit-state.svelte';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { ROLE_NAMES } from '$lib/core';
 
 	/** The colour of a part, and whether its joint with the one below will be seen. */
 	let { fit, index }: { fit: FitState; index: number } = $props();
@@ -12,7 +12,7 @@
 	const seen = $derived.by(async () => {
 		const [own, other] = [component.colour, neighbour?.colour ?? ''];
 		if (!own || !other) return undefined;
-		const { contrastOf } = await import('$lib/schema/contrast');
+		const { contrastOf } = await import('$lib/setup/contrast');
 		return contrastOf(own, other);
 	});
 	const WORDS = {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Role } from '$lib/core';
-	import { newComponent } from '$lib/schema/new-setup';
-	import type { ComponentForm } from '$lib/schema/setup';
+	import { newComponent } from '$lib/setup/presets';
+	import type { ComponentForm } from '$lib/setup/form';
 	import ArrowLeft from '@lucide/svelte/icons/arrow-left';
 	import ArrowRight from '@lucide/svelte/icons/arrow-right';
 	import Trash from '@lucide/svelte/icons/trash-2';

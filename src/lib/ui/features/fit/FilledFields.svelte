@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { longUnit, smallUnit } from '$lib/schema/units';
+	import { longUnit, smallUnit } from '$lib/wording/units';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { FitState } from './fit-state.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { afterNavigate, goto, replaceState } from '$app/navigation';
-	import type { SetupForm } from '$lib/schema/setup';
-	import { showLeader, showLong, showSmall, showTurns } from '$lib/schema/units';
-	import { roleName } from '$lib/schema/parts';
+	import type { SetupForm } from '$lib/setup/form';
+	import { showLeader, showLong, showSmall, showTurns } from '$lib/wording/units';
+	import { roleName } from '$lib/wording/strands';
 	import Download from '@lucide/svelte/icons/download';
 	import { tick } from 'svelte';
 	import Section from '../../charts/section/Section.svelte';

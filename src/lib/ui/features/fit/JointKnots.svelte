@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { findKnot, jobSteps, recast } from '$lib/core';
-	import { jobOf } from '$lib/schema/job';
-	import { jointSituation, situationQuery } from '$lib/schema/knot-situation';
+	import { jobOf } from '$lib/bench/job';
+	import { situationQuery } from '$lib/ui/state/knot-question';
+	import { jointSituation } from '$lib/bench/joint-situation';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import KnotPicture from '../knots/KnotPicture.svelte';
 	import type { FitState } from './fit-state.svelte';

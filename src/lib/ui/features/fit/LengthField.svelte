@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber, fromMm, parseLength, parseMass, type LengthUnit } from '$lib/core';
-	import type { SetupForm } from '$lib/schema/setup';
+	import type { SetupForm } from '$lib/setup/form';
 	import Field from '../../primitives/Field.svelte';
 	import type { FitState } from './fit-state.svelte';
 

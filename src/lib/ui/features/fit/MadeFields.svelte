@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { DENSITIES, findMaterial, type Density, type Role } from '$lib/core';
-	import { MAX_TAPER_ROWS, newComponent } from '$lib/schema/new-setup';
-	import type { Made, SetupForm } from '$lib/schema/setup';
-	import { longUnit, smallUnit } from '$lib/schema/units';
+	import { newComponent } from '$lib/setup/presets';
+	import { MAX_TAPER_ROWS } from '$lib/setup/limits';
+	import type { Made, SetupForm } from '$lib/setup/form';
+	import { longUnit, smallUnit } from '$lib/wording/units';
 	import type { Snippet } from 'svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolForm } from '$lib/schema/setup';
+	import type { SpoolForm } from '$lib/setup/form';
 
 	/** What to measure on a spool of this shape, and where the calipers go. */
 	interface Props {

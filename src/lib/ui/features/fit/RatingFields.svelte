@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { MAX_RATINGS } from '$lib/schema/new-setup';
-	import { longUnit } from '$lib/schema/units';
+	import { MAX_RATINGS } from '$lib/setup/limits';
+	import { longUnit } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
 	import Field from '../../primitives/Field.svelte';

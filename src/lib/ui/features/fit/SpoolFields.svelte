@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DEFAULT_SPREADS, type Measure } from '$lib/core';
-	import { showSmall, smallUnit } from '$lib/schema/units';
+	import { showSmall, smallUnit } from '$lib/wording/units';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { FitState } from './fit-state.svelte';

@@ -1,8 +1,9 @@
 <script lang="ts">
 	import { ROLES, WINDING_HANDS, type Role } from '$lib/core';
-	import { MAX_COMPONENTS, PRESETS } from '$lib/schema/new-setup';
-	import { leaderUnit, showSmall, smallUnit } from '$lib/schema/units';
-	import { roleName } from '$lib/schema/parts';
+	import { PRESETS } from '$lib/setup/presets';
+	import { MAX_COMPONENTS } from '$lib/setup/limits';
+	import { leaderUnit, showSmall, smallUnit } from '$lib/wording/units';
+	import { roleName } from '$lib/wording/strands';
 	import { ROLE_COLOURS } from '../../charts/section/layers';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';

@@ -1,9 +1,8 @@
 <script lang="ts">
-	import { standardLengthMm, withUnit } from '$lib/core';
-	import { readBrought } from '$lib/schema/kept';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { longUnit, showLong, smallUnit } from '$lib/schema/units';
-	import { wordIssue } from '$lib/schema/words';
+	import { ROLE_NAMES, standardLengthMm, withUnit } from '$lib/core';
+	import { readBrought } from '$lib/inventory/strands';
+	import { longUnit, showLong, smallUnit } from '$lib/wording/units';
+	import { wordIssue } from '$lib/wording/issues';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';

@@ -9,7 +9,7 @@
 		totalLengthMm,
 		type LineSection
 	} from '$lib/core';
-	import { longUnit, type UnitSystem } from '$lib/schema/units';
+	import { longUnit, type UnitSystem } from '$lib/wording/units';
 	import { taperOutline } from '../../charts/thread/profile';
 
 	/** Diameter over length, rear end left, and what the first 30 ft weigh against the standard. */

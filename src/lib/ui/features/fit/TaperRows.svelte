@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { readTaperTable } from '$lib/core';
-	import type { Made } from '$lib/schema/setup';
-	import { longUnit, smallUnit } from '$lib/schema/units';
-	import { wordIssue } from '$lib/schema/words';
+	import type { Made } from '$lib/setup/form';
+	import { longUnit, smallUnit } from '$lib/wording/units';
+	import { wordIssue } from '$lib/wording/issues';
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
 	import Select from '../../primitives/Select.svelte';

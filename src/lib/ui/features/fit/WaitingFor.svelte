@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { SpoolForm } from '$lib/schema/setup';
+	import type { SpoolForm } from '$lib/setup/form';
 	import type { FitState } from './fit-state.svelte';
 
 	/** Where the drawing will stand: what is still needed for a first answer. */

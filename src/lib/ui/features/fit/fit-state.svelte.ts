@@ -1,9 +1,9 @@
 import { formatLength, withUnit, type LengthUnit, type Role } from '$lib/core';
-import { newComponent, type Preset } from '$lib/schema/new-setup';
-import type { SetupForm } from '$lib/schema/setup';
-import { smallUnit, type UnitSystem } from '$lib/schema/units';
-import { wordIssue, type WordedIssue } from '$lib/schema/words';
-import { workOut, type Workout } from '$lib/schema/workout';
+import { newComponent, type Preset } from '$lib/setup/presets';
+import type { SetupForm } from '$lib/setup/form';
+import { smallUnit, type UnitSystem } from '$lib/wording/units';
+import { wordIssue, type WordedIssue } from '$lib/wording/issues';
+import { workOut, type Workout } from '$lib/setup/evaluate';
 
 const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 

@@ -11,8 +11,8 @@ import {
 	type Taper,
 	type WindingHand
 } from '$lib/core';
-import { roleName } from '$lib/schema/parts';
-import type { Made } from '$lib/schema/setup';
+import { roleName } from '$lib/wording/strands';
+import type { Made } from '$lib/setup/form';
 
 const entries = <K extends string, V>(record: Record<K, V>): [K, V][] => Object.entries(record) as [K, V][];
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);

@@ -1,6 +1,6 @@
-import { newComponent, newSetup } from '$lib/schema/new-setup';
-import type { ComponentForm, SetupForm } from '$lib/schema/setup';
-import { workOut, type Workout } from '$lib/schema/workout';
+import { newComponent, newSetup } from '$lib/setup/presets';
+import type { ComponentForm, SetupForm } from '$lib/setup/form';
+import { workOut, type Workout } from '$lib/setup/evaluate';
 import { describe, expect, it } from 'vitest';
 import { rackEntry } from '../rack/entry';
 import { judgement, measureNext } from './sentence';

@@ -1,7 +1,6 @@
-import type { Remedy, Share } from '$lib/core';
-import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/schema/units';
-import { lineCode } from '$lib/schema/parts';
-import type { Workout } from '$lib/schema/workout';
+import { formatLineClass, type Remedy, type Share } from '$lib/core';
+import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/wording/units';
+import type { Workout } from '$lib/setup/evaluate';
 
 function remedyWords(remedy: Remedy, units: UnitSystem): string {
 	switch (remedy.kind) {
@@ -18,7 +17,7 @@ function remedyWords(remedy: Remedy, units: UnitSystem): string {
 		case 'wider-spool':
 			return `a spool of these diameters, ${showSmall(remedy.widthMm, units)} wide`;
 		case 'lighter-line':
-			return `a ${lineCode(remedy.line)} fits over ${showLong(remedy.lengthMm, units)} of backing`;
+			return `a ${formatLineClass(remedy.line)} fits over ${showLong(remedy.lengthMm, units)} of backing`;
 	}
 }
 

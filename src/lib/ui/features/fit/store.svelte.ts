@@ -1,7 +1,7 @@
-import type { Clash } from '$lib/schema/merge';
-import type { SetupForm } from '$lib/schema/setup';
-import type { UnitSystem } from '$lib/schema/units';
-import type { WordedIssue } from '$lib/schema/words';
+import type { Clash } from '$lib/setup/merge';
+import type { SetupForm } from '$lib/setup/form';
+import type { UnitSystem } from '$lib/wording/units';
+import type { WordedIssue } from '$lib/wording/issues';
 import { v4 as uuid } from 'uuid';
 import { send, type Reply } from '../../state/api';
 import { Autosave, type SaveOutcome } from '../../state/autosave.svelte';
@@ -43,7 +43,7 @@ interface Options {
 /** What the server says of the first field it will not take: its name, and what is wrong. */
 async function whatIsWrong([first]: readonly WordedIssue[]): Promise<string | undefined> {
 	if (!first || first.path.length < 2) return first?.message;
-	const { fieldName } = await import('$lib/schema/clash-words');
+	const { fieldName } = await import('$lib/wording/clash');
 	return `${fieldName(first.path.slice(1).map(String))}: ${first.message}`;
 }
 
@@ -127,8 +127,8 @@ export class SetupStore {
 		if (!current) return 'refused';
 		// Two windows with one set-up are rare: what puts them together comes when it is wanted.
 		const [{ become, merge }, { settleSetup }] = await Promise.all([
-			import('$lib/schema/merge'),
-			import('$lib/schema/settle')
+			import('$lib/setup/merge'),
+			import('$lib/setup/settle')
 		]);
 		const base = settleSetup(this.#base.form, this.#base.units);
 		const theirs = 'form' in current ? current.form : { spool: current.spool, fill: base.fill };
@@ -146,7 +146,7 @@ export class SetupStore {
 
 	/** Ends a conflict: of each field that clashes theirs is taken, or mine stays. */
 	async settle(takesTheirs: readonly boolean[]): Promise<void> {
-		const { become, withValue } = await import('$lib/schema/merge');
+		const { become, withValue } = await import('$lib/setup/merge');
 		const form = this.clashes.reduce(
 			(merged, { path, theirs }, i) => (takesTheirs[i] ? withValue(merged, path, theirs) : merged),
 			this.#options.form()

@@ -1,5 +1,5 @@
-import { newSetup } from '$lib/schema/new-setup';
-import type { SetupForm } from '$lib/schema/setup';
+import { newSetup } from '$lib/setup/presets';
+import type { SetupForm } from '$lib/setup/form';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { SetupStore } from './store.svelte';
 

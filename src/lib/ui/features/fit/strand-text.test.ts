@@ -1,5 +1,5 @@
 import { toMm } from '$lib/core';
-import { readBrought } from '$lib/schema/kept';
+import { readBrought } from '$lib/inventory/strands';
 import { describe, expect, it } from 'vitest';
 import { componentOf, newStrand, STRAND_ROLES, strandLabel, type StrandText } from './strand-text';
 

@@ -1,9 +1,9 @@
-import { withUnit, type LineClass } from '$lib/core';
-import { newComponent } from '$lib/schema/new-setup';
-import { lineLabel, ROLE_NAMES } from '$lib/schema/parts';
-import type { Made } from '$lib/schema/setup';
-import type { Goes } from '$lib/schema/swap';
-import { longUnit, smallUnit, type UnitSystem } from '$lib/schema/units';
+import { ROLE_NAMES, withUnit, type LineClass } from '$lib/core';
+import { newComponent } from '$lib/setup/presets';
+import { lineLabel } from '$lib/wording/strands';
+import type { Made } from '$lib/setup/form';
+import type { Goes } from '$lib/inventory/swap';
+import { longUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
 
 export const STRAND_ROLES = ['line', 'running-line', 'head', 'tip'] as const;
 export type StrandRole = (typeof STRAND_ROLES)[number];

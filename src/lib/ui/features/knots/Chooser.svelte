@@ -10,10 +10,11 @@
 		type KnotAnswer,
 		type KnotPlace,
 		type KnotSituation,
-		type KnotTool
+		type KnotTool,
+		TYPICAL_MM
 	} from '$lib/core';
-	import { situationQuery, TYPICAL_MM } from '$lib/schema/knot-situation';
-	import { smallUnit } from '$lib/schema/units';
+	import { situationQuery } from '$lib/ui/state/knot-question';
+	import { smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { Asked } from '../../state/asked.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { dayOf, findKnot } from '$lib/core';
-	import type { Practice } from '$lib/schema/practice';
+	import type { Practice } from '$lib/bench/practice';
 	import { showDay } from '../dates';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';

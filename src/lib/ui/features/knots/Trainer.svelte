@@ -2,7 +2,7 @@
 	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
 	import { dayOf, exercisesOf, type Exercise, type Knot } from '$lib/core';
-	import type { Practice } from '$lib/schema/practice';
+	import type { Practice } from '$lib/bench/practice';
 	import { showDay } from '../dates';
 	import { send } from '../../state/api';
 	import InOrder from './InOrder.svelte';

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { goto, afterNavigate } from '$app/navigation';
 	import { findMaterial, parseLength, usualBackingMm, WINDING_HANDS, type WindingHand } from '$lib/core';
-	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/schema/match';
-	import { newComponent, newSetup } from '$lib/schema/new-setup';
-	import type { SetupForm } from '$lib/schema/setup';
-	import { showLong, showSmall, smallUnit } from '$lib/schema/units';
+	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/setup/match';
+	import { newComponent, newSetup } from '$lib/setup/presets';
+	import type { SetupForm } from '$lib/setup/form';
+	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { parseLength, sharedBacking, type MatchBacking } from '$lib/core';
-	import type { OwnLine, OwnSpool } from '$lib/schema/match';
-	import { showLong, showSmall, smallUnit } from '$lib/schema/units';
+	import type { OwnLine, OwnSpool } from '$lib/setup/match';
+	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 

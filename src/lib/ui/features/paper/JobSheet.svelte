@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Sheet } from '$lib/schema/sheet';
+	import type { Sheet } from '$lib/bench/sheet';
 	import type { ThreadStrand } from '../../charts/thread/strands';
 	import ThreadRow from './ThreadRow.svelte';
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { LABEL_SIZES, type Label } from '$lib/schema/label';
+	import { LABEL_SIZES, type Label } from '$lib/bench/label';
 	import type { ThreadStrand } from '../../charts/thread/strands';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { labelLayout } from './label-layout';

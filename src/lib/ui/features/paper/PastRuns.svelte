@@ -1,9 +1,10 @@
 <script lang="ts">
-	import { PAST_ROWS, type PastRun } from '$lib/schema/past';
+	import { keys } from '$lib/core';
+	import { PAST_ROWS, type PastRun } from '$lib/bench/past';
 
 	/** Finished windings side by side: what was planned, what came of it. */
 	let { runs, ontakeback }: { runs: readonly PastRun[]; ontakeback: (id: string) => void } = $props();
-	const keys = Object.keys(PAST_ROWS) as (keyof typeof PAST_ROWS)[];
+	const rows = keys(PAST_ROWS);
 </script>
 
 <div class="mt-5 overflow-x-auto">
@@ -27,7 +28,7 @@
 			</tr>
 		</thead>
 		<tbody>
-			{#each keys as key (key)}
+			{#each rows as key (key)}
 				<tr class="border-b border-hair">
 					<th scope="row" class="py-1.5 pr-6 font-normal">{PAST_ROWS[key]}</th>
 					{#each runs as { id, cells } (id)}

@@ -1,4 +1,4 @@
-import { LABEL_SIZES } from '$lib/schema/label';
+import { LABEL_SIZES } from '$lib/bench/label';
 import { describe, expect, it } from 'vitest';
 import { labelLayout } from './label-layout';
 

@@ -1,4 +1,4 @@
-import type { Label, LabelSize } from '$lib/schema/label';
+import type { Label, LabelSize } from '$lib/bench/label';
 import { encode } from 'uqr';
 
 /** Where everything stands on a label, mm from its top left. */

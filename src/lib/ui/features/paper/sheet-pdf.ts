@@ -1,4 +1,4 @@
-import type { Sheet } from '$lib/schema/sheet';
+import type { Sheet } from '$lib/bench/sheet';
 import { Paper } from '../../charts/pdf';
 
 /** A4, and where things stand on it, mm. */

@@ -1,11 +1,11 @@
 import type { Day, Spool } from '$lib/core';
-import { workOf, type BenchJob } from '$lib/schema/bench-job';
-import type { WindRecord } from '$lib/schema/record';
-import type { SetupForm, SpoolForm } from '$lib/schema/setup';
-import { showLong, showSmall, type UnitSystem } from '$lib/schema/units';
-import { jobOf } from '$lib/schema/job';
-import { workOut, type Workout } from '$lib/schema/workout';
-import { asWound } from '$lib/schema/wound';
+import { workOf, type BenchJob } from '$lib/bench/work';
+import type { WindRecord } from '$lib/inventory/winding';
+import type { SetupForm, SpoolForm } from '$lib/setup/form';
+import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
+import { jobOf } from '$lib/bench/job';
+import { workOut, type Workout } from '$lib/setup/evaluate';
+import { asWound } from '$lib/inventory/wound';
 import { plannedLayers, woundLayers, type DrawnLayer } from '../../charts/section/layers';
 import { strandsOf, type ThreadStrand } from '../../charts/thread/strands';
 

@@ -1,5 +1,5 @@
 <script lang="ts" module>
-	import type { Goes, SwapChoice } from '$lib/schema/swap';
+	import type { Goes, SwapChoice } from '$lib/inventory/swap';
 
 	/** Something that was chosen to go on. */
 	export interface Going {
@@ -12,10 +12,10 @@
 </script>
 
 <script lang="ts">
-	import type { Role } from '$lib/core';
-	import { newComponent } from '$lib/schema/new-setup';
-	import { roleName, ROLE_NAMES } from '$lib/schema/parts';
-	import { showSmall } from '$lib/schema/units';
+	import { ROLE_NAMES, type Role } from '$lib/core';
+	import { newComponent } from '$lib/setup/presets';
+	import { roleName } from '$lib/wording/strands';
+	import { showSmall } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';

@@ -1,11 +1,10 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { ROLES } from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { insteadOf, isStrand, swapped, woundNow, type Goes, type SwapChoice } from '$lib/schema/swap';
-	import { showSmall } from '$lib/schema/units';
-	import { wordIssue } from '$lib/schema/words';
-	import { workOut } from '$lib/schema/workout';
+	import { ROLE_NAMES, ROLES } from '$lib/core';
+	import { insteadOf, isStrand, swapped, woundNow, type Goes, type SwapChoice } from '$lib/inventory/swap';
+	import { showSmall } from '$lib/wording/units';
+	import { wordIssue } from '$lib/wording/issues';
+	import { workOut } from '$lib/setup/evaluate';
 	import X from '@lucide/svelte/icons/x';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import { plannedLayers, woundLayers } from '../../charts/section/layers';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { CAUTIONS, formatNumber, waysOut, type LetOutWay } from '$lib/core';
-	import type { TwistQuestion } from '$lib/schema/twist-question';
-	import { showLong } from '$lib/schema/units';
+	import type { TwistQuestion } from '$lib/ui/state/twist-question';
+	import { showLong } from '$lib/wording/units';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';

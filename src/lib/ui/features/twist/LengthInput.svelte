@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatLength, parseLength } from '$lib/core';
-	import { longUnit, smallUnit } from '$lib/schema/units';
+	import { longUnit, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 

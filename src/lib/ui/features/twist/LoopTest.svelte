@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber, loopTest, rangeOf, twistVerdict, type Day } from '$lib/core';
-	import { usualBightMm } from '$lib/schema/units';
+	import { usualBightMm } from '$lib/wording/units';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from './LoopCount.svelte';
 

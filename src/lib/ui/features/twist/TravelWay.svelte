@@ -10,7 +10,7 @@
 	} from '$lib/core';
 	import { prefersReducedMotion } from 'svelte/motion';
 	import TwistedLine from '../../charts/twist/TwistedLine.svelte';
-	import { MOST_LEGS, nextLeg } from '$lib/schema/twist-question';
+	import { MOST_LEGS, nextLeg } from '$lib/ui/state/twist-question';
 	import TravelLeg from './TravelLeg.svelte';
 
 	/** One way for the line to travel, leg by leg, and the twist that gives it. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Unreadable } from '$lib/schema/unreadable';
+	import type { Unreadable } from '$lib/inventory/unreadable';
 	import { Acts } from './acts';
 
 	/** What can be done with an entry that can't be read. */

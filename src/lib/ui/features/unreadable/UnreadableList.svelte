@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { UNREADABLE_NAMES, type Unreadable } from '$lib/schema/unreadable';
+	import { UNREADABLE_NAMES, type Unreadable } from '$lib/inventory/unreadable';
 	import EntryActs from './EntryActs.svelte';
 	import { problemText } from './problem';
 

@@ -1,5 +1,5 @@
 import { goto, invalidateAll } from '$app/navigation';
-import type { Unreadable } from '$lib/schema/unreadable';
+import type { Unreadable } from '$lib/inventory/unreadable';
 import { troubleOf } from '../../state/api';
 import { Write } from '../../state/write';
 import { notify } from '../../state/notices.svelte';

@@ -1,4 +1,4 @@
-import type { WordedIssue } from '$lib/schema/words';
+import type { WordedIssue } from '$lib/wording/issues';
 
 /** What is wrong with an entry, in words: the first place, and how many more there are. */
 export function problemText(issues: readonly WordedIssue[]): string {

@@ -1,4 +1,4 @@
-import { asRules, CareRules, SaveRules } from '$lib/schema/care';
+import { asRules, CareRules, SaveRules } from '$lib/inventory/care';
 import { writing, acting } from '$lib/server/http';
 import { setCareRules } from '$lib/server/services';
 import type { RequestEvent } from './$types';

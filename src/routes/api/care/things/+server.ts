@@ -1,4 +1,4 @@
-import { BringThing } from '$lib/schema/care';
+import { BringThing } from '$lib/inventory/care';
 import { writing } from '$lib/server/http';
 import { bring } from '$lib/server/services';
 

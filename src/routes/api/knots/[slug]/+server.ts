@@ -1,4 +1,4 @@
-import { knotCurves } from '$lib/schema/knot-api';
+import { knotCurves } from '$lib/server/api/knot-curves';
 import { issueResponse, notFound } from '$lib/server/http';
 import { json } from '@sveltejs/kit';
 import type { RequestHandler } from './$types';

@@ -1,4 +1,4 @@
-import { StartRun } from '$lib/schema/run';
+import { StartRun } from '$lib/bench/run';
 import { writing } from '$lib/server/http';
 import { startRun } from '$lib/server/services';
 import type { RequestEvent } from './$types';

@@ -1,4 +1,4 @@
-import { SaveSetup } from '$lib/schema/setup';
+import { SaveSetup } from '$lib/setup/form';
 import { acting, writing } from '$lib/server/http';
 import { dropSetup, saveSetup } from '$lib/server/services';
 import type { RequestEvent } from './$types';

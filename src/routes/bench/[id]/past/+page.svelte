@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
-	import { pastRun } from '$lib/schema/past';
+	import { pastRun } from '$lib/bench/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
 	import { send, troubleOf } from '$lib/ui/state/api';
 	import { Write } from '$lib/ui/state/write';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { expectedSeconds, jobSteps } from '$lib/core';
-	import { jobOf } from '$lib/schema/job';
-	import { sheetOf } from '$lib/schema/sheet';
-	import { workOut } from '$lib/schema/workout';
+	import { jobOf } from '$lib/bench/job';
+	import { sheetOf } from '$lib/bench/sheet';
+	import { workOut } from '$lib/setup/evaluate';
 	import { download } from '$lib/ui/charts/export';
 	import { strandsOf } from '$lib/ui/charts/thread/strands';
 	import JobSheet from '$lib/ui/features/paper/JobSheet.svelte';

@@ -1,4 +1,4 @@
-import { isUnreadableTable } from '$lib/schema/unreadable';
+import { isUnreadableTable } from '$lib/inventory/unreadable';
 import { unreadableText } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';

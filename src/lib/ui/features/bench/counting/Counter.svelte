@@ -5,8 +5,8 @@
 	import type { Run } from '../../../state/run.svelte';
 	import { isShortcut } from '../../../state/shortcuts';
 	import Segmented from '../../../primitives/Segmented.svelte';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { showLong, showRetrieve, showSmall, showTurns } from '$lib/schema/units';
+	import { ROLE_NAMES } from '$lib/core';
+	import { showLong, showRetrieve, showSmall, showTurns } from '$lib/wording/units';
 	import type { WindingState } from '../winding.svelte';
 	import CounterWay from './CounterWay.svelte';
 	import LinkState from './LinkState.svelte';

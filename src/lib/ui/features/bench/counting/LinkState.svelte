@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { showTurns } from '$lib/schema/units';
+	import { showTurns } from '$lib/wording/units';
 	import type { CounterLink } from '../../../state/counter-link.svelte';
 
 	/** How the link to the counter is, whatever way of counting is in front. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { parseLength } from '$lib/core';
-	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
+	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../../primitives/Field.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { Run } from '../../../state/run.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { lengthWeighed, parseMass, turnsOfLength } from '$lib/core';
-	import { showLong, showTurns } from '$lib/schema/units';
+	import { showLong, showTurns } from '$lib/wording/units';
 	import Field from '../../../primitives/Field.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { WindingState } from '../winding.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { showTurns } from '$lib/schema/units';
+	import { showTurns } from '$lib/wording/units';
 	import type { WindingState } from '../winding.svelte';
 
 	/** Where the strand should be lying, across the width of the spool. */

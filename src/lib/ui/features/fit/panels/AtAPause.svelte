@@ -1,6 +1,5 @@
 <script lang="ts">
-	import { checkpoint, correct, parseLength, type Checkpoint, type Result } from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
+	import { checkpoint, correct, parseLength, ROLE_NAMES, type Checkpoint, type Result } from '$lib/core';
 	import {
 		showLong,
 		showLongRange,
@@ -8,8 +7,8 @@
 		showSmallRange,
 		showTurns,
 		smallUnit
-	} from '$lib/schema/units';
-	import { wordIssue } from '$lib/schema/words';
+	} from '$lib/wording/units';
+	import { wordIssue } from '$lib/wording/issues';
 	import Field from '../../../primitives/Field.svelte';
 	import Select from '../../../primitives/Select.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { cutFor, formatLength, knotLengthMm } from '$lib/core';
-	import { jobOf } from '$lib/schema/job';
-	import { longUnit, showLong, showSmall } from '$lib/schema/units';
+	import { jobOf } from '$lib/bench/job';
+	import { longUnit, showLong, showSmall } from '$lib/wording/units';
 	import Download from '@lucide/svelte/icons/download';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { download } from '../../../charts/export';

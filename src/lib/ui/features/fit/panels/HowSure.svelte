@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { fromMm, formatNumber, lengthAtRisk, type StopBy } from '$lib/core';
-	import { showLong, showSmall, smallUnit } from '$lib/schema/units';
+	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import { histogram } from '../../../charts/histogram';
 	import Segmented from '../../../primitives/Segmented.svelte';
 	import Select from '../../../primitives/Select.svelte';

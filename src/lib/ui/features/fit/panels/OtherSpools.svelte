@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { solveFit, spoolOf } from '$lib/core';
-	import { Reader } from '$lib/schema/fields';
-	import type { SpoolForm } from '$lib/schema/setup';
-	import { readSource } from '$lib/schema/source';
-	import { showLong } from '$lib/schema/units';
+	import { Reader } from '$lib/setup/read-text';
+	import type { SpoolForm } from '$lib/setup/form';
+	import { readSource } from '$lib/setup/read-spool';
+	import { showLong } from '$lib/wording/units';
 	import { send } from '../../../state/api';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { DEFAULT_SPREADS } from '$lib/core';
-	import { showSmall, smallUnit } from '$lib/schema/units';
-	import type { SetupForm } from '$lib/schema/setup';
+	import { showSmall, smallUnit } from '$lib/wording/units';
+	import type { SetupForm } from '$lib/setup/form';
 	import Field from '../../../primitives/Field.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';

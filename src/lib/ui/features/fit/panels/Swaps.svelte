@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { castLengthMm, formatLength, parseLength } from '$lib/core';
-	import { MAX_COMPONENTS } from '$lib/schema/new-setup';
-	import { ROLE_NAMES, roleName } from '$lib/schema/parts';
-	import type { ComponentForm } from '$lib/schema/setup';
-	import { leaderUnit, longUnit, showLong, showSmall } from '$lib/schema/units';
+	import { castLengthMm, formatLength, parseLength, ROLE_NAMES } from '$lib/core';
+	import { MAX_COMPONENTS } from '$lib/setup/limits';
+	import { roleName } from '$lib/wording/strands';
+	import type { ComponentForm } from '$lib/setup/form';
+	import { leaderUnit, longUnit, showLong, showSmall } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import X from '@lucide/svelte/icons/x';
 	import Field from '../../../primitives/Field.svelte';

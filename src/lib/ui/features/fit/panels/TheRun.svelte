@@ -4,14 +4,14 @@
 		fromMm,
 		parseLength,
 		QUARRIES,
+		ROLE_NAMES,
 		runoutOf,
 		toMm,
 		totalLengthMm,
 		waysToEnough,
 		type MoreBacking
 	} from '$lib/core';
-	import { ROLE_NAMES } from '$lib/schema/parts';
-	import { longUnit, showLong, showRetrieve, showSmall } from '$lib/schema/units';
+	import { longUnit, showLong, showRetrieve, showSmall } from '$lib/wording/units';
 	import { runChart } from '../../../charts/run';
 	import { ROLE_COLOURS } from '../../../charts/section/layers';
 	import Field from '../../../primitives/Field.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { formatNumber, type MethodSlug } from '$lib/core';
-	import { showSmall, showTurns, smallUnit } from '$lib/schema/units';
+	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../../primitives/Field.svelte';
 	import { Aside } from '../../../state/aside.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { writeLay } from '$lib/schema/fields';
-	import type { HandSummary } from '$lib/schema/hand';
+	import { writeLay } from '$lib/setup/read-text';
+	import type { HandSummary } from '$lib/inventory/hand';
 	import Field from '../../../primitives/Field.svelte';
 	import { send } from '../../../state/api';
 	import type { FitState } from '../fit-state.svelte';

@@ -1,6 +1,5 @@
-import type { Share } from '$lib/core';
-import { ROLE_NAMES } from '$lib/schema/parts';
-import type { Workout } from '$lib/schema/workout';
+import { ROLE_NAMES, type Share } from '$lib/core';
+import type { Workout } from '$lib/setup/evaluate';
 
 const SPOOL_INPUTS: Partial<Record<Share['key'], string>> = {
 	rim: 'across the rims',

@@ -1,4 +1,4 @@
-import { DescribeThing } from '$lib/schema/care';
+import { DescribeThing } from '$lib/inventory/care';
 import { notFound, writing } from '$lib/server/http';
 import { brought, describeBrought } from '$lib/server/services';
 import { json } from '@sveltejs/kit';

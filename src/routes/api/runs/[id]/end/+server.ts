@@ -1,4 +1,4 @@
-import { EndRun } from '$lib/schema/run';
+import { EndRun } from '$lib/bench/run';
 import { writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { endJob } from '$lib/server/services';

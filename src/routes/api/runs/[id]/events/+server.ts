@@ -1,4 +1,4 @@
-import { AddEvents } from '$lib/schema/run';
+import { AddEvents } from '$lib/bench/run';
 import { notFound, writing } from '$lib/server/http';
 import { addEvents, runEvents } from '$lib/server/services';
 import { json } from '@sveltejs/kit';

@@ -1,4 +1,4 @@
-import { WriteRecord } from '$lib/schema/setup';
+import { WriteRecord } from '$lib/inventory/winding';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';

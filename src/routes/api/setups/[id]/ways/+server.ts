@@ -1,4 +1,4 @@
-import { SaveWays } from '$lib/schema/setup';
+import { SaveWays } from '$lib/setup/form';
 import { writing } from '$lib/server/http';
 import { saveWays } from '$lib/server/services';
 import type { RequestEvent } from './$types';

@@ -1,4 +1,4 @@
-import { isUnreadableTable, MendText } from '$lib/schema/unreadable';
+import { isUnreadableTable, MendText } from '$lib/inventory/unreadable';
 import { acting, notFound, writing } from '$lib/server/http';
 import { gone } from '$lib/server/outcome';
 import { mend, setAside, unreadableText } from '$lib/server/services';

@@ -1,4 +1,4 @@
-import { isUnreadableTable } from '$lib/schema/unreadable';
+import { isUnreadableTable } from '$lib/inventory/unreadable';
 import { acting } from '$lib/server/http';
 import { gone } from '$lib/server/outcome';
 import { restoreFormer } from '$lib/server/services';

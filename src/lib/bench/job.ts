@@ -1,0 +1,87 @@
+import {
+	jointOf,
+	JOINTS,
+	LEAST_BACKING_MM,
+	ROLE_NAMES,
+	SCHOOLS,
+	schoolsOf,
+	type ChosenSchools,
+	type JobPart,
+	type JobSetup,
+	type Step
+} from '$lib/core';
+import type { SetupForm } from '$lib/setup/form';
+import type { Workout } from '$lib/setup/evaluate';
+
+/** Strength in the name of a backing: "polyester-30" is sold as 30 lb. */
+const strengthLb = (slug: string | undefined): number | undefined => {
+	const found = /-(\d+)$/.exec(slug ?? '');
+	return found ? Number(found[1]) : undefined;
+};
+
+function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[] {
+	return parts.map(({ id, role, label, material, line }, i) => {
+		const layer = fit.layers[i]!;
+		const strength = strengthLb(material?.slug);
+		return {
+			id,
+			role,
+			label,
+			joint: fill.stack[i]?.joint ?? 'loops',
+			lengthMm: layer.lengthMm,
+			turns: layer.turns,
+			depthMm: known.spool.rimRadiusMm - layer.outerRadiusMm,
+			sinking: line?.density === 'S',
+			cuts: material?.cuts ?? false,
+			...(strength !== undefined && { strengthLb: strength })
+		};
+	});
+}
+
+/**
+ * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
+ * the job leaves it out: the line goes on the arbor.
+ */
+export function jobOf(form: SetupForm, workout: Workout, person: ChosenSchools = {}): JobSetup {
+	const { spool, fill } = form;
+	const { stopIndex, fit } = workout;
+	const stop = fit.layers[stopIndex];
+	const bare = (stop?.lengthMm ?? 0) < LEAST_BACKING_MM;
+	const parts = partsOf(form, workout).filter((_, i) => !(bare && i === stopIndex));
+	const stopPart = bare ? undefined : workout.parts[stopIndex]?.id;
+	return {
+		hand: spool.hand,
+		cage: spool.cage,
+		arborTurns: fill.arborTurns,
+		parts,
+		...(stopPart !== undefined && { stopPart }),
+		schools: schoolsOf(fill.schools, person),
+		leaderMm: workout.leaderMm,
+		plan: {
+			lengthMm: bare ? 0 : stop!.lengthMm,
+			stopDepthMm: stop?.depthMm ?? 0,
+			turns: stop?.turns ?? 0,
+			gapMm: fit.gapMm,
+			lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
+		}
+	};
+}
+
+/** The knots of a job, from the arbor outward, in words. */
+export function knotsOf(job: JobSetup): string[] {
+	const { arborKnot } = job.schools;
+	const turns = job.arborTurns === 1 ? '1 turn' : `${job.arborTurns} turns`;
+	return [
+		`arbor: ${SCHOOLS.arborKnot.ways[arborKnot].label.toLowerCase()}, ${turns}`,
+		...job.parts
+			.slice(1)
+			.map(
+				(part, i) =>
+					`${ROLE_NAMES[job.parts[i]!.role]} to ${ROLE_NAMES[part.role]}: ${JOINTS[jointOf(job, part)]}`
+			)
+	];
+}
+
+/** How long steps are planned to take, before anything is learnt. */
+export const plannedSeconds = (steps: readonly Step[]): number =>
+	steps.reduce((sum, { seconds }) => sum + seconds, 0);

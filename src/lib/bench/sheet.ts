@@ -1,0 +1,53 @@
+import { CAUTIONS, jobSteps, ROLE_NAMES, SCHOOLS, toolsOf, type JobSetup } from '$lib/core';
+import { knotsOf } from './job';
+import { sentence, showDuration } from '$lib/wording/phrase';
+import type { SetupForm } from '$lib/setup/form';
+import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
+
+/** A job on one page: what goes on, how, and room for what came out. In words, for print and PDF alike. */
+export interface Sheet {
+	readonly title: string;
+	readonly facts: readonly (readonly [label: string, value: string])[];
+	/** What is wound, from the arbor outward: name, length, turns, where it then stands. */
+	readonly rows: readonly (readonly [part: string, length: string, turns: string, depth: string])[];
+	readonly steps: readonly { readonly title: string; readonly right: string }[];
+	readonly tools: readonly string[];
+	readonly cautions: readonly string[];
+	/** What is written in by hand. */
+	readonly blanks: readonly string[];
+}
+
+/** @param seconds how long it is expected to take */
+export function sheetOf(form: SetupForm, job: JobSetup, units: UnitSystem, seconds: number): Sheet {
+	const { plan, schools, parts, stopPart } = job;
+	const steps = jobSteps(job);
+	const show = (key: 'mount' | 'tension' | 'tag'): string =>
+		SCHOOLS[key].ways[schools[key] as never]['label'] as string;
+	return {
+		title: form.spool.name || 'Unnamed spool',
+		facts: [
+			['Wind with', `${job.hand} hand, ${job.cage} cage`],
+			[
+				'Stop at',
+				stopPart === undefined ? 'no backing' : `${showSmall(plan.stopDepthMm, units)} below the rim`
+			],
+			['Gap to leave', showSmall(plan.gapMm, units)],
+			['Reel sits on', show('mount').toLowerCase()],
+			['Tension by', show('tension').toLowerCase()],
+			['Tags', show('tag').toLowerCase()],
+			['Knots', knotsOf(job).join('; ')],
+			['Leader', showLeader(job.leaderMm, units)],
+			['Takes', `about ${showDuration(seconds)}`]
+		],
+		rows: parts.map(({ role, label, lengthMm, turns, depthMm, id }) => [
+			label.toLowerCase() === ROLE_NAMES[role] ? label : `${ROLE_NAMES[role]}: ${label}`,
+			`${id === stopPart ? 'about ' : ''}${showLong(lengthMm, units)}`,
+			showTurns(turns),
+			showSmall(depthMm, units)
+		]),
+		steps: steps.map(({ title, right }) => ({ title, right: sentence(right, units) })),
+		tools: toolsOf(job).map(({ name }) => sentence(name, units)),
+		cautions: [...new Set(steps.flatMap(({ cautions }) => cautions))].map((caution) => CAUTIONS[caution]),
+		blanks: ['Turns of backing', 'Depth of the backing', 'Gap', 'Wound by', 'Date']
+	};
+}

@@ -1,0 +1,98 @@
+import {
+	DEFAULT_SPREADS,
+	findMaterial,
+	knownFillSource,
+	ratedSource,
+	taperOf,
+	type Path,
+	type ProfilePoint,
+	type Rating,
+	type Spreads,
+	type SpoolSource
+} from '$lib/core';
+import { BOUNDS, readField, readOptional, readShare, type Reader } from './read-text';
+import type { FillForm, RatingForm, SpoolForm } from './form';
+import { longUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
+
+function readRating(rating: RatingForm, units: UnitSystem, reader: Reader, path: Path): Rating {
+	const material = findMaterial(rating.material);
+	return {
+		line: taperOf(rating.line),
+		backingDiameterMm: material.ok ? material.value.diameterMm : 0.5,
+		backingLengthMm: reader.take(
+			readField(rating.length, longUnit(units), BOUNDS.backing, [...path, 'length']),
+			100
+		)
+	};
+}
+
+type Measure = 'rim' | 'arbor' | 'width' | 'low' | 'floor' | 'frame';
+
+/** What is known of the spool, in whichever way; issues go to `reader` with the path of their field. */
+export function readSource(spool: SpoolForm, units: UnitSystem, reader: Reader): SpoolSource {
+	const unit = smallUnit(units);
+	const optional = (key: Measure): number | undefined =>
+		reader.take(readOptional(spool[key], unit, BOUNDS.spool, ['spool', key]), undefined);
+	const needed = (key: Measure): number =>
+		reader.take(readField(spool[key], unit, BOUNDS.spool, ['spool', key]), 10);
+
+	const frameDiameterMm = optional('frame');
+	switch (spool.way) {
+		case 'rated':
+			return ratedSource({
+				ratings: spool.ratings.map((rating, i) => readRating(rating, units, reader, ['spool', 'ratings', i])),
+				makersAllowance: spool.allowance,
+				rimDiameterMm: optional('rim'),
+				widthMm: optional('width'),
+				frameDiameterMm
+			});
+		case 'filled':
+			return knownFillSource({
+				fill: readRating(spool.filled, units, reader, ['spool', 'filled']),
+				gapMm: reader.take(readField(spool.filled.gap, unit, BOUNDS.gap, ['spool', 'filled', 'gap']), 4),
+				rimDiameterMm: optional('rim'),
+				widthMm: optional('width'),
+				frameDiameterMm
+			});
+		case 'measured': {
+			const [rim, arbor, width] = [needed('rim'), needed('arbor'), needed('width')];
+			if (spool.shape === 'straight')
+				return {
+					kind: 'measured',
+					rimDiameterMm: rim,
+					arborDiameterMm: arbor,
+					widthMm: width,
+					frameDiameterMm
+				};
+			const at = (diameterMm: number, widthMm: number): ProfilePoint => ({
+				radiusMm: diameterMm / 2,
+				widthMm
+			});
+			const profile =
+				spool.shape === 'dished'
+					? [at(needed('low'), 0), at(arbor, width), at(rim, width)]
+					: [at(arbor, needed('floor')), at(rim, width)];
+			return { kind: 'profile', profile, frameDiameterMm };
+		}
+	}
+}
+
+/** One's own spreads where they were typed, the defaults elsewhere. */
+export function readSpreads(form: FillForm['spreads'], units: UnitSystem, reader: Reader): Spreads {
+	const mm = (key: 'rim' | 'arbor' | 'width' | 'depth', usual: number): number =>
+		reader.take(
+			readOptional(form[key], smallUnit(units), BOUNDS.spread, ['fill', 'spreads', key]),
+			undefined
+		) ?? usual;
+	const share = (key: 'diameter' | 'bulk' | 'lay', usual: number): number =>
+		reader.take(readShare(form[key], ['fill', 'spreads', key]), undefined) ?? usual;
+	return {
+		rimMm: mm('rim', DEFAULT_SPREADS.rimMm),
+		arborMm: mm('arbor', DEFAULT_SPREADS.arborMm),
+		widthMm: mm('width', DEFAULT_SPREADS.widthMm),
+		depthMm: mm('depth', DEFAULT_SPREADS.depthMm),
+		diameterShare: share('diameter', DEFAULT_SPREADS.diameterShare),
+		bulkShare: share('bulk', DEFAULT_SPREADS.bulkShare),
+		layShare: share('lay', DEFAULT_SPREADS.layShare)
+	};
+}

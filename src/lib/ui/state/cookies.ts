@@ -1,0 +1,17 @@
+import { DEFAULT_UNITS, UNIT_SYSTEMS, type UnitSystem } from '$lib/wording/units';
+
+/** How a person likes to see things: kept in cookies, so that the server's first page is already right. */
+export const THEMES = ['system', 'light', 'dark'] as const;
+export type Theme = (typeof THEMES)[number];
+export const THEME_COOKIE = 'wendle-theme';
+
+/** Where the person is, as a time zone: the server then knows what day it is there. */
+export const ZONE_COOKIE = 'wendle-zone';
+
+export const readTheme = (cookie: string | undefined): Theme =>
+	THEMES.find((theme) => theme === cookie) ?? 'system';
+export const readUnits = (cookie: string | undefined): UnitSystem =>
+	UNIT_SYSTEMS.find((units) => units === cookie) ?? DEFAULT_UNITS;
+
+/** A person's own ways where people differ, as `tag=leave&mount=drill`; read by `schools-cookie.ts`, on the server. */
+export const SCHOOLS_COOKIE = 'wendle-schools';
