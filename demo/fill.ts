@@ -1,7 +1,7 @@
 import { dayOf, jobSteps, type RunEvent } from '../src/lib/core';
 import { DEFAULT_UNITS } from '../src/lib/wording/units';
 import { jobOf } from '../src/lib/bench/job';
-import { workOut } from '../src/lib/setup/evaluate';
+import { workOut } from '../src/lib/setup/evaluate-form';
 import { openDatabase } from '../src/lib/server/db/open';
 import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';

@@ -11,7 +11,7 @@ import {
 	type Step
 } from '$lib/core';
 import type { SetupForm } from '$lib/setup/form';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 
 /** Strength in the name of a backing: "polyester-30" is sold as 30 lb. */
 const strengthLb = (slug: string | undefined): number | undefined => {

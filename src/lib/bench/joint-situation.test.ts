@@ -1,5 +1,5 @@
 import { chooseKnot } from '$lib/core';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 import { measured } from '$lib/setup/testing';
 import { describe, expect, it } from 'vitest';
 import { jobOf } from './job';

@@ -2,7 +2,7 @@ import { kindOf, remedySign, type Day, type Layer, type StepKind } from '$lib/co
 import { showDuration } from '$lib/wording/phrase';
 import type { WindRecord } from '$lib/inventory/winding';
 import { DEFAULT_UNITS, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 
 /** One figure of a winding: what was planned, and what came of it. */
 export interface PastCell {

@@ -16,6 +16,7 @@ export {
 } from './spool';
 export * from './line/sections';
 export * from './line/class';
+export * from './line/density';
 export * from './line/material';
 export * from './line/strand';
 export * from './line/table';
@@ -38,7 +39,7 @@ export * from './methods/ladder';
 export { seededRandom, type Random } from './numeric/random';
 export { quantileSorted, shareBelow, type Summary } from './numeric/sample';
 export * from './uncertainty/monte-carlo';
-export { DEFAULT_SPREADS, type Spreads } from './uncertainty/spreads';
+export { DEFAULT_SPREADS, READING_SPREADS, type Spreads } from './uncertainty/spreads';
 export type { InputKey, Problem } from './uncertainty/inputs';
 export { firstOrder, type Answer, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';

@@ -2,7 +2,7 @@ import { spoolOf, volumeToRadius, type Spool } from '$lib/core';
 import type { Readings } from './read-winding';
 import type { SetupForm } from '$lib/setup/form';
 import { DEFAULT_UNITS } from '$lib/wording/units';
-import { workOut, type Workout } from '$lib/setup/evaluate';
+import { workOut, type Workout } from '$lib/setup/evaluate-form';
 
 /** What lies on a spool after winding, drawn from what was measured where it was, else from the plan. */
 export interface AsWound {

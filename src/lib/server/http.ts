@@ -1,9 +1,11 @@
-import type { Issue, Result } from '$lib/core';
+import type { Issue } from '$lib/core';
 import { toJson } from '$lib/inventory/json';
 import { wordIssue, wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { RequestEvent } from '@sveltejs/kit';
 import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';
+import { answerTo, type Question } from './api/question';
+import { body } from './api/wire';
 import type { WriteId } from './db/write';
 import type { Outcome } from './outcome';
 
@@ -191,11 +193,11 @@ export const writing =
 	async (event: E): Promise<Response> => {
 		const text = await readText(event.request);
 		if (!text.ok) return text.response;
-		const body = parseBody(text.value, shape);
-		if (!body.ok) return body.response;
+		const read = parseBody(text.value, shape);
+		if (!read.ok) return read.response;
 		const asked = writeIdOf(event, text.value);
 		return asked
-			? answered(await act(asked, body.value, event), status)
+			? answered(await act(asked, read.value, event), status)
 			: refuse(400, 'bad_id', BAD_WRITE_ID);
 	};
 
@@ -207,21 +209,12 @@ export const acting =
 		return asked ? answered(await act(asked, event), 204) : refuse(400, 'bad_id', BAD_WRITE_ID);
 	};
 
-/** A route that answers a JSON body from the core: 200, or the refusals of {@link readBody} and `impossible`. */
+/** A route that answers a question from the core: 200, or the refusals of {@link readBody} and `impossible`. */
 export const answering =
-	<S extends z.ZodType, T>(shape: S, answer: (body: z.output<S>) => Result<T> | Promise<Result<T>>) =>
+	<Q extends z.ZodType, A extends z.ZodType>(question: Question<Q, A>) =>
 	async ({ request }: { request: Request }): Promise<Response> => {
-		const body = await readBody(request, shape);
-		if (!body.ok) return body.response;
-		const answered = await answer(body.value);
-		return answered.ok ? respond(answered.value) : impossible(answered.issues);
+		const read = await readBody(request, body(question.request));
+		if (!read.ok) return read.response;
+		const result = await answerTo(question, read.value);
+		return result.ok ? respond(result.value) : impossible(result.issues);
 	};
-
-/** Runs a long computation batch by batch, letting other requests in between. */
-export async function inTurns<T>(running: Generator<unknown, T>): Promise<T> {
-	for (;;) {
-		const step = running.next();
-		if (step.done) return step.value;
-		await new Promise((resume) => setImmediate(resume));
-	}
-}

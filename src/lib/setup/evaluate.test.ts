@@ -10,7 +10,7 @@ import { wordIssue } from '$lib/wording/issues';
 import { jobSteps } from '$lib/core';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
 import { lineLabel } from '$lib/wording/strands';
-import { workOut } from './evaluate';
+import { workOut } from './evaluate-form';
 import { asWound, lengthOfTurnsMm } from '$lib/inventory/wound';
 
 describe('working a set-up out', () => {

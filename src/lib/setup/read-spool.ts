@@ -1,5 +1,4 @@
 import {
-	DEFAULT_SPREADS,
 	findMaterial,
 	knownFillSource,
 	ratedSource,
@@ -10,7 +9,8 @@ import {
 	type Spreads,
 	type SpoolSource
 } from '$lib/core';
-import { BOUNDS, readField, readOptional, readShare, type Reader } from './read-text';
+import { BOUNDS } from './bounds';
+import { readField, readOptional, readShare, type Reader } from './read-text';
 import type { FillForm, RatingForm, SpoolForm } from './form';
 import { longUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
 
@@ -77,22 +77,22 @@ export function readSource(spool: SpoolForm, units: UnitSystem, reader: Reader):
 	}
 }
 
-/** One's own spreads where they were typed, the defaults elsewhere. */
-export function readSpreads(form: FillForm['spreads'], units: UnitSystem, reader: Reader): Spreads {
-	const mm = (key: 'rim' | 'arbor' | 'width' | 'depth', usual: number): number =>
-		reader.take(
-			readOptional(form[key], smallUnit(units), BOUNDS.spread, ['fill', 'spreads', key]),
-			undefined
-		) ?? usual;
-	const share = (key: 'diameter' | 'bulk' | 'lay', usual: number): number =>
-		reader.take(readShare(form[key], ['fill', 'spreads', key]), undefined) ?? usual;
-	return {
-		rimMm: mm('rim', DEFAULT_SPREADS.rimMm),
-		arborMm: mm('arbor', DEFAULT_SPREADS.arborMm),
-		widthMm: mm('width', DEFAULT_SPREADS.widthMm),
-		depthMm: mm('depth', DEFAULT_SPREADS.depthMm),
-		diameterShare: share('diameter', DEFAULT_SPREADS.diameterShare),
-		bulkShare: share('bulk', DEFAULT_SPREADS.bulkShare),
-		layShare: share('lay', DEFAULT_SPREADS.layShare)
+/** One's own spreads, where they were typed. */
+export function readSpreads(form: FillForm['spreads'], units: UnitSystem, reader: Reader): Partial<Spreads> {
+	const mm = (key: 'rim' | 'arbor' | 'width' | 'depth'): number | undefined => {
+		const read = readOptional(form[key], smallUnit(units), BOUNDS.spread, ['fill', 'spreads', key]);
+		return reader.take(read, undefined);
 	};
+	const share = (key: 'diameter' | 'bulk' | 'lay'): number | undefined =>
+		reader.take(readShare(form[key], ['fill', 'spreads', key]), undefined);
+	const typed: Record<keyof Spreads, number | undefined> = {
+		rimMm: mm('rim'),
+		arborMm: mm('arbor'),
+		widthMm: mm('width'),
+		depthMm: mm('depth'),
+		diameterShare: share('diameter'),
+		bulkShare: share('bulk'),
+		layShare: share('lay')
+	};
+	return Object.fromEntries(Object.entries(typed).filter(([, value]) => value !== undefined));
 }

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import {
-	BOUNDS,
 	readField,
 	readLay,
 	readMass,
@@ -11,6 +10,7 @@ import {
 	readTurns,
 	writeLay
 } from './read-text';
+import { BOUNDS } from './bounds';
 import { wordIssue } from '$lib/wording/issues';
 
 const PATH = ['fill', 'here'];

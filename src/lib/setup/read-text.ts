@@ -5,7 +5,6 @@ import {
 	parseLength,
 	parseMass,
 	parseStrand,
-	toMm,
 	under,
 	type Issue,
 	type LengthUnit,
@@ -14,31 +13,11 @@ import {
 	type StrandDensity,
 	type StrandDiameter
 } from '$lib/core';
+import { BOUNDS, LEAST_LAY_EFFICIENCY, MOST_SPREAD_SHARE, outOf, type Bounds } from './bounds';
+import type { Lay } from './description';
 
-interface Bounds {
-	readonly min: number;
-	readonly max: number;
-	readonly unit: LengthUnit;
-}
-
-/** What a field may sensibly hold: wide enough for any reel, narrow enough to catch a slipped unit. */
-export const BOUNDS = {
-	spool: { min: 5, max: 400, unit: 'mm' },
-	strand: { min: 0.05, max: 5, unit: 'mm' },
-	backing: { min: 1, max: 2000, unit: 'm' },
-	component: { min: 0.1, max: 2000, unit: 'm' },
-	section: { min: 0.01, max: 200, unit: 'm' },
-	line: { min: 1, max: 200, unit: 'm' },
-	leader: { min: 0.1, max: 20, unit: 'm' },
-	gap: { min: 0, max: 100, unit: 'mm' },
-	depth: { min: 0, max: 200, unit: 'mm' },
-	spread: { min: 0, max: 10, unit: 'mm' }
-} as const satisfies Record<string, Bounds>;
-
-function within(valueMm: number, { min, max, unit }: Bounds, path: Path): Result<number> {
-	return valueMm >= toMm(min, unit) && valueMm <= toMm(max, unit)
-		? ok(valueMm)
-		: fail({ code: 'out_of_range', value: valueMm, min, max, unit }, path);
+function within(value: number, bounds: Bounds, path: Path): Result<number> {
+	return outOf(bounds, value, path) ?? ok(value);
 }
 
 /** Reads a field that must be filled in. A bare number takes the unit shown beside the field. */
@@ -69,15 +48,11 @@ export function readStrandField(
 	return bounded.ok ? read : bounded;
 }
 
-/** Most a line weighs, g: a full spey line is about 60. */
-const MAX_LINE_G = 300;
-
 export function readMass(text: string, path: Path): Result<number> {
 	const read = parseMass(text, 'g');
-	if (!read.ok) return { ok: false, issues: under(read.issues, ...path) };
-	return read.value >= 1 && read.value <= MAX_LINE_G
-		? read
-		: fail({ code: 'out_of_range', value: read.value, min: 1, max: MAX_LINE_G, unit: 'g' }, path);
+	return read.ok
+		? within(read.value, BOUNDS.lineMass, path)
+		: { ok: false, issues: under(read.issues, ...path) };
 }
 
 /** Reads "5 %", "5" or "0,5 %" as a share; undefined when empty. */
@@ -85,7 +60,7 @@ export function readShare(text: string, path: Path): Result<number | undefined> 
 	const plain = text.trim();
 	if (plain === '') return ok(undefined);
 	const percent = Number(plain.replace(/\s*%$/, '').replace(',', '.'));
-	return Number.isFinite(percent) && percent >= 0 && percent <= 50
+	return Number.isFinite(percent) && percent >= 0 && percent <= 100 * MOST_SPREAD_SHARE
 		? ok(percent / 100)
 		: fail({ code: 'not_a_share', text }, path);
 }
@@ -94,39 +69,29 @@ export function readShare(text: string, path: Path): Result<number | undefined> 
 export function readTurns(text: string, path: Path): Result<number> {
 	const turns = Number(text.trim().replace(/\s*turns?$/i, ''));
 	if (!Number.isFinite(turns)) return fail({ code: 'unreadable_quantity', text }, path);
-	return turns >= 0 && turns <= 100_000
-		? ok(turns)
-		: fail({ code: 'out_of_range', value: turns, min: 0, max: 100_000, unit: 'turns' }, path);
+	return within(turns, BOUNDS.turns, path);
 }
 
-export interface OwnLay {
-	readonly layEfficiency: number;
-	/** 1σ, where it was given. */
-	readonly share?: number;
-}
-
-const LEAST_LAY = 0.4;
 const LAY = /^\s*([01]?[.,]\d+|1)\s*(?:(?:±|\+\/?-)\s*(\d+(?:[.,]\d+)?)\s*%)?\s*$/;
 const decimal = (text: string): number => Number(text.replace(',', '.'));
 
 /** Reads "0.86" or "0.86 ± 3 %"; undefined when empty. */
-export function readLay(text: string, path: Path): Result<OwnLay | undefined> {
+export function readLay(text: string, path: Path): Result<Lay | undefined> {
 	if (text.trim() === '') return ok(undefined);
 	const match = LAY.exec(text);
 	if (!match) return fail({ code: 'unreadable_lay', text }, path);
 	const layEfficiency = decimal(match[1]!);
 	const share = match[2] === undefined ? undefined : decimal(match[2]) / 100;
-	// Less than the loosest heap is a slip of the pen.
-	if (layEfficiency < LEAST_LAY) return fail({ code: 'unreadable_lay', text }, path);
+	if (layEfficiency < LEAST_LAY_EFFICIENCY) return fail({ code: 'unreadable_lay', text }, path);
 	if (layEfficiency > MAX_LAY_EFFICIENCY)
 		return fail({ code: 'packing_above_hexagonal', layEfficiency, limit: MAX_LAY_EFFICIENCY }, path);
-	return share !== undefined && share > 0.5
+	return share !== undefined && share > MOST_SPREAD_SHARE
 		? fail({ code: 'not_a_share', text }, path)
 		: ok({ layEfficiency, ...(share !== undefined && { share }) });
 }
 
 /** The same as it is written. */
-export const writeLay = ({ layEfficiency, share }: OwnLay): string =>
+export const writeLay = ({ layEfficiency, share }: Lay): string =>
 	`${layEfficiency.toFixed(2)}${share === undefined ? '' : ` ± ${(100 * share).toFixed(1)} %`}`;
 
 /** Collects every issue while reading, and stands in a harmless value where there was one. */

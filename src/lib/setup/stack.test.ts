@@ -4,7 +4,7 @@ import { settleSetup } from './settle';
 import { newComponent, PRESETS } from './presets';
 import { SetupForm } from './form';
 import { jobOf } from '$lib/bench/job';
-import { type Workout } from './evaluate';
+import { type Workout } from './evaluate-form';
 
 /** A measured set-up with its stack changed. */
 const changed = (edit: (form: SetupForm) => void): SetupForm => {

@@ -1,6 +1,6 @@
 import { newSetup } from './presets';
 import type { SetupForm } from './form';
-import { workOut, type Workout } from './evaluate';
+import { workOut, type Workout } from './evaluate-form';
 
 /** What tests of set-ups begin with. */
 

@@ -1,4 +1,5 @@
 import { fail, ok, under, type Result } from '../issues';
+import { READING_SPREADS } from '../uncertainty/spreads';
 import { parseLength, parseMass } from '../units/parse';
 import type { LengthUnit } from '../units/units';
 
@@ -9,13 +10,6 @@ export interface StrandDiameter {
 	readonly share: number;
 }
 
-/** 1σ of calipers on a soft strand: how hard they are closed decides. Assumption. */
-const CALIPERS_SHARE = 0.05;
-/** 1σ of a width of wraps read on a rule, mm. Assumption. */
-const WRAPS_READING_MM = 0.3;
-/** 1σ of a kitchen scale, g. Assumption. */
-export const SCALE_G = 0.1;
-
 const WRAPS = /^\s*(\d+)\s*(?:wraps?|turns?)\s*(?:in|over|on|=|:)?\s*(.+)$/i;
 const WEIGHED = /^\s*(.+?)\s+(?:in|per|for|over)\s+(.+)$/i;
 
@@ -23,23 +17,40 @@ const WEIGHED = /^\s*(.+?)\s+(?:in|per|for|over)\s+(.+)$/i;
 export const diameterOfMass = (grams: number, lengthMm: number, densityGPerCm3: number): number =>
 	Math.sqrt((4000 * grams) / (Math.PI * densityGPerCm3 * lengthMm));
 
+/** A diameter that calipers read, or a label says. */
+export const diameterByCalipers = (diameterMm: number): StrandDiameter => ({
+	diameterMm,
+	way: 'calipers',
+	share: READING_SPREADS.calipersShare
+});
+
+/** The diameter of a strand of which so many wraps lie side by side in a width, mm. */
+export const diameterByWraps = (count: number, widthMm: number): StrandDiameter => ({
+	diameterMm: widthMm / count,
+	way: 'wraps',
+	share: READING_SPREADS.wrapsMm / widthMm
+});
+
+/** The diameter of a strand of which a measured length was weighed. */
+export const diameterByMass = (massG: number, lengthMm: number, density: StrandDensity): StrandDiameter => ({
+	diameterMm: diameterOfMass(massG, lengthMm, density.gPerCm3),
+	way: 'weighed',
+	// d goes with the root of mass over density: half of each share.
+	share: Math.hypot(READING_SPREADS.scaleG / massG, density.share) / 2
+});
+
 function fromWraps(count: number, text: string, unit: LengthUnit): Result<StrandDiameter> {
 	const width = parseLength(text, unit);
 	if (!width.ok) return width;
 	if (!(count > 0 && width.value > 0)) return fail({ code: 'unreadable_quantity', text });
-	return ok({ diameterMm: width.value / count, way: 'wraps', share: WRAPS_READING_MM / width.value });
+	return ok(diameterByWraps(count, width.value));
 }
 
 function fromMass(mass: string, length: string, density: StrandDensity): Result<StrandDiameter> | undefined {
 	const [grams, lengthMm] = [parseMass(mass, 'g'), parseLength(length, 'm')];
 	if (!grams.ok || !lengthMm.ok || !/[a-z]/i.test(mass)) return undefined;
 	if (!(grams.value > 0 && lengthMm.value > 0)) return fail({ code: 'unreadable_quantity', text: mass });
-	return ok({
-		diameterMm: diameterOfMass(grams.value, lengthMm.value, density.gPerCm3),
-		way: 'weighed',
-		// d goes with the root of mass over density: half of each share.
-		share: Math.hypot(SCALE_G / grams.value, density.share) / 2
-	});
+	return ok(diameterByMass(grams.value, lengthMm.value, density));
 }
 
 export interface StrandDensity {
@@ -59,7 +70,5 @@ export function parseStrand(text: string, unit: LengthUnit, density: StrandDensi
 	const byMass = weighed && fromMass(weighed[1]!, weighed[2]!, density);
 	if (byMass) return byMass;
 	const read = parseLength(text, unit);
-	return read.ok
-		? ok({ diameterMm: read.value, way: 'calipers', share: CALIPERS_SHARE })
-		: { ok: false, issues: under(read.issues) };
+	return read.ok ? ok(diameterByCalipers(read.value)) : { ok: false, issues: under(read.issues) };
 }

@@ -1,5 +1,6 @@
 import { fail, ok, type Result } from '../issues';
-import { SCALE_G, type StrandDensity } from '../line/strand';
+import type { StrandDensity } from '../line/strand';
+import { READING_SPREADS } from '../uncertainty/spreads';
 import { crossSectionMm2 } from '../line/sections';
 
 export interface Weighing {
@@ -29,6 +30,7 @@ export function lengthWeighed({
 	const lengthMm = massG / gPerMm;
 	return ok({
 		lengthMm,
-		spreadMm: lengthMm * Math.hypot((Math.SQRT2 * SCALE_G) / massG, density.share, 2 * diameterShare)
+		spreadMm:
+			lengthMm * Math.hypot((Math.SQRT2 * READING_SPREADS.scaleG) / massG, density.share, 2 * diameterShare)
 	});
 }

@@ -29,5 +29,18 @@ export const DEFAULT_SPREADS: Spreads = {
 	depthMm: 0.3
 };
 
+/**
+ * How far a reading of one strand may be off, 1σ, by how it was taken. Assumptions: how hard calipers are closed on a soft
+ * strand decides; a rule is read to a third of a millimetre, a kitchen scale to a tenth of a gram; a table is printed, a
+ * class is a habit.
+ */
+export const READING_SPREADS = {
+	calipersShare: 0.05,
+	wrapsMm: 0.3,
+	scaleG: 0.1,
+	tableBulkShare: 0.03,
+	weighedBulkShare: 0.05
+} as const;
+
 /** Standard normal quantile of 0.95: the ranges shown run from the 5th to the 95th percentile. */
 export const RANGE_Z = 1.644_853_626_951_472_7;

@@ -1,21 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { z } from 'zod';
-import {
-	answerCheckpoint,
-	answerCorrect,
-	answerEnough,
-	answerHalfFit,
-	answerMethods,
-	answerReverseFill,
-	answerRisk,
-	answerRunout
-} from './ask-answer';
-import { answerContrast, answerCuts, answerLine, answerMatch, answerSharedBacking } from './ask-lines';
-import * as ask from './ask';
-import { answerFit } from './fit-answer';
-import { FitRequest } from './fit';
-import { readFitRequest } from './fit-read';
 import { wordIssue } from '$lib/wording/issues';
+import * as answers from './answers';
+import * as lines from './line-answers';
+import { ask, told } from './testing';
 
 const SPOOL = { rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 };
 const BACKING = { diameterMm: 0.48, layEfficiency: 0.9 };
@@ -28,47 +15,16 @@ const FIT = {
 	gapMm: 4
 };
 
-/** Parses a body as the route does, and answers it; what comes back must have the shape that is promised. */
-function post<Q extends z.ZodType, A extends z.ZodType>(
-	[request, response]: [Q, A],
-	answer: (body: z.output<Q>) => { ok: boolean; value?: unknown; issues?: unknown },
-	body: unknown
-) {
-	const answered = answer(request.parse(body));
-	if (answered.ok) expect(response.parse(answered.value)).toEqual(answered.value);
-	return answered as { ok: true; value: z.output<A> } | { ok: false; issues: never[] };
-}
-const value = <T>(answered: { ok: true; value: T } | { ok: false; issues: never[] }): T => {
-	if (!answered.ok) throw new Error(JSON.stringify(answered.issues));
-	return answered.value;
-};
-const planned = (() => {
-	const problem = readFitRequest(FitRequest.parse(FIT));
-	const answer = problem.ok ? answerFit(problem.value) : problem;
-	if (!answer.ok) throw new Error('no plan');
-	return answer.value;
-})();
-const risk = (body: unknown) =>
-	post(
-		[ask.RiskRequest, ask.RiskResponse],
-		(request) => {
-			const running = answerRisk(request);
-			for (;;) {
-				const step = running.next();
-				if (step.done) return step.value;
-			}
-		},
-		body
-	);
+const planned = await told(answers.fit, FIT);
 
 describe('POST /api/half-fit', () => {
-	const ask_ = (body: unknown) => post([ask.HalfFitRequest, ask.HalfFitResponse], answerHalfFit, body);
-	it('gives the stop depth, and length and turns when the backing is named', () => {
-		const told = value(ask_({ spool: SPOOL, gapMm: 4, lineDepthMm: 12.3, backing: BACKING }));
-		expect(told.stopDepthMm).toBeGreaterThan(10);
-		expect(told.lengthM).toBeGreaterThan(100);
-		expect(told.ranges.gapMm[0]).toBeLessThan(4);
-		expect(value(ask_({ spool: SPOOL, lineDepthMm: 12.3 })).lengthM).toBeUndefined();
+	it('gives the stop depth, and length and turns when the backing is named', async () => {
+		const sent = { spool: SPOOL, gapMm: 4, lineDepthMm: 12.3, backing: BACKING };
+		const { stopDepthMm, lengthM, ranges } = await told(answers.halfFitted, sent);
+		expect(stopDepthMm).toBeGreaterThan(10);
+		expect(lengthM).toBeGreaterThan(100);
+		expect(ranges.gapMm[0]).toBeLessThan(4);
+		expect((await told(answers.halfFitted, { spool: SPOOL, lineDepthMm: 12.3 })).lengthM).toBeUndefined();
 	});
 	it.each([
 		['below the arbor', { spool: SPOOL, lineDepthMm: 30 }, 'depth_below_arbor', ['lineDepthMm']],
@@ -85,50 +41,58 @@ describe('POST /api/half-fit', () => {
 			'conflicting_fields',
 			['backing', 'lengthM']
 		]
-	])('refuses %s in words', (_, body, code, path) => {
-		const answered = ask_(body);
+	])('refuses %s in words', async (_, sent, code, path) => {
+		const answered = await ask(answers.halfFitted, sent);
 		expect(answered).toMatchObject({ ok: false, issues: [{ code, path }] });
 		if (!answered.ok) expect(wordIssue(answered.issues[0]!).message.length).toBeGreaterThan(20);
 	});
 });
 
 describe('POST /api/checkpoint', () => {
-	const ask_ = (at: object, fit: unknown = FIT) =>
-		post([ask.CheckpointRequest, ask.CheckpointResponse], answerCheckpoint, { fit, at });
-	it('tells length so far by L = πN(D₀ + D₁)/2, what remains, and narrower ranges', () => {
-		const told = value(ask_({ component: 0, turns: 700, depthMm: 14 }));
-		expect(told.lengthSoFarM).toBeCloseTo((Math.PI * 700 * (38 + 56)) / 2 / 1000, 5);
-		expect(told.stopDepthMm).toBeCloseTo(planned.solved!.stopDepthMm, 5);
+	it('tells length so far by L = πN(D₀ + D₁)/2, what remains, and narrower ranges', async () => {
+		const at = { component: 0, turns: 700, depthMm: 14 };
+		const { lengthSoFarM, stopDepthMm, ranges } = await told(answers.paused, { fit: FIT, at });
+		expect(lengthSoFarM).toBeCloseTo((Math.PI * 700 * (38 + 56)) / 2 / 1000, 5);
+		expect(stopDepthMm).toBeCloseTo(planned.solved!.stopDepthMm, 5);
 		const [low, high] = planned.ranges.lengthM!;
-		expect(told.ranges.lengthM[1] - told.ranges.lengthM[0]).toBeLessThan(high - low);
+		expect(ranges.lengthM[1] - ranges.lengthM[0]).toBeLessThan(high - low);
 	});
 	it.each([
 		[{ component: 0, turns: 0, depthMm: 14 }, 'no_turns_yet', ['at', 'turns']],
 		[{ component: 0, turns: 9, depthMm: 24 }, 'depth_below_arbor', ['at', 'depthMm']],
 		[{ component: 5, turns: 9, depthMm: 14 }, 'no_such_component', ['at', 'component']]
-	])('refuses %j', (at, code, path) => {
-		expect(ask_(at)).toMatchObject({ ok: false, issues: [{ code, path }] });
+	])('refuses %j', async (at, code, path) => {
+		expect(await ask(answers.paused, { fit: FIT, at })).toMatchObject({
+			ok: false,
+			issues: [{ code, path }]
+		});
 	});
-	it('points into the fit when that is wrong', () => {
-		const wrong = { ...FIT, spool: { ...SPOOL, arborDiameterMm: 90 } };
-		expect(ask_({ component: 0, turns: 9, depthMm: 14 }, wrong)).toMatchObject({
+	it('points into the fit when that is wrong, in the names of what was sent', async () => {
+		const at = { component: 0, turns: 9, depthMm: 14 };
+		const wrong = (fit: object) => ask(answers.paused, { fit: { ...FIT, ...fit }, at });
+		expect(await wrong({ spool: { ...SPOOL, arborDiameterMm: 90 } })).toMatchObject({
 			ok: false,
 			issues: [{ code: 'arbor_not_inside_rim', path: ['fit', 'spool', 'arborDiameterMm'] }]
+		});
+		const short = { role: 'line', lineClass: 'WF6F', lengthM: 5 };
+		expect(await wrong({ stack: [FIT.stack[0], short] })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'shorter_than_head', path: ['fit', 'stack', 1, 'lengthM'] }]
 		});
 	});
 });
 
 describe('POST /api/correct', () => {
-	const ask_ = (gapMm: number) =>
-		post([ask.CorrectRequest, ask.CorrectResponse], answerCorrect, { fit: FIT, seen: { gapMm } });
-	it('takes off when the gap is narrow, adds when it is wide', () => {
-		expect(value(ask_(2)).backingChangeM).toBeLessThan(0);
-		expect(value(ask_(2)).turns).toBeLessThan(0);
-		expect(value(ask_(6)).backingChangeM).toBeGreaterThan(0);
-		expect(value(ask_(4)).backingChangeM).toBeCloseTo(0, 6);
+	const at = (gapMm: number) => ({ fit: FIT, seen: { gapMm } });
+	it('takes off when the gap is narrow, adds when it is wide', async () => {
+		const change = async (gapMm: number) => (await told(answers.corrected, at(gapMm))).backingChangeM;
+		expect(await change(2)).toBeLessThan(0);
+		expect((await told(answers.corrected, at(2))).turns).toBeLessThan(0);
+		expect(await change(6)).toBeGreaterThan(0);
+		expect(await change(4)).toBeCloseTo(0, 6);
 	});
-	it('refuses a gap below the arbor', () => {
-		expect(ask_(40)).toMatchObject({
+	it('refuses a gap below the arbor', async () => {
+		expect(await ask(answers.corrected, at(40))).toMatchObject({
 			ok: false,
 			issues: [{ code: 'gap_leaves_no_room', path: ['seen', 'gapMm'] }]
 		});
@@ -136,25 +100,26 @@ describe('POST /api/correct', () => {
 });
 
 describe('POST /api/risk', () => {
-	it('agrees with the ranges of the plan, and repeats itself for a seed', () => {
-		const body = { fit: FIT, trials: 8000, seed: 9, stopBy: 'depth' };
-		const told = value(risk(body));
+	it('agrees with the ranges of the plan, and repeats itself for a seed', async () => {
+		const sent = { fit: FIT, trials: 8000, seed: 9, stopBy: 'depth' };
+		const first = await told(answers.risk, sent);
 		const [low, high] = planned.ranges.gapMm;
-		expect(Math.abs((told.gapMm.p95 - told.gapMm.p05) / (high - low) - 1)).toBeLessThan(0.06);
-		expect(value(risk(body))).toEqual(told);
-		expect(told.shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
+		expect(Math.abs((first.gapMm.p95 - first.gapMm.p05) / (high - low) - 1)).toBeLessThan(0.06);
+		expect(await told(answers.risk, sent)).toEqual(first);
+		expect(first.shares.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
 	});
-	it('takes spreads of one’s own: a sure backing moves the blame', () => {
-		const share = (spreads: object): number =>
-			value(risk({ fit: FIT, trials: 3000, seed: 1, spreads })).shares.find((s) => s.input === 'diameter')!
-				.share;
-		expect(share({ diameterShare: 0.005 })).toBeLessThan(0.05);
-		expect(share({})).toBeGreaterThan(0.3);
+	it('takes spreads of one’s own: a sure backing moves the blame', async () => {
+		const share = async (spreads: object): Promise<number> => {
+			const { shares } = await told(answers.risk, { fit: FIT, trials: 3000, seed: 1, spreads });
+			return shares.find(({ input }) => input === 'diameter')!.share;
+		};
+		expect(await share({ diameterShare: 0.005 })).toBeLessThan(0.05);
+		expect(await share({})).toBeGreaterThan(0.3);
 	});
-	it('a higher risk buys more backing', () => {
-		const length = (riskLimit: number) =>
-			value(risk({ fit: FIT, trials: 2000, seed: 1, riskLimit })).lengthAtRiskM!;
-		expect(length(0.2)).toBeGreaterThan(length(0.01));
+	it('a higher risk buys more backing', async () => {
+		const length = async (riskLimit: number) =>
+			(await told(answers.risk, { fit: FIT, trials: 2000, seed: 1, riskLimit })).lengthAtRiskM!;
+		expect(await length(0.2)).toBeGreaterThan(await length(0.01));
 	});
 	it.each([
 		{ fit: FIT, trials: 10 },
@@ -162,20 +127,19 @@ describe('POST /api/risk', () => {
 		{ fit: FIT, trials: 1000, seed: -1 },
 		{ fit: FIT, spreads: { rimMm: -1 } },
 		{ fit: FIT, spreads: { colour: 1 } }
-	])('refuses the shape %#', (body) => {
-		expect(ask.RiskRequest.safeParse(body).success).toBe(false);
+	])('refuses the shape %#', (sent) => {
+		expect(answers.risk.request.safeParse(sent).success).toBe(false);
 	});
 });
 
 describe('POST /api/match', () => {
-	it('gives one row a pair, the same as a fit of its own', () => {
-		const body = {
+	it('gives one row a pair, the same as a fit of its own', async () => {
+		const { rows } = await told(lines.match, {
 			spools: [SPOOL, { ...SPOOL, rimDiameterMm: 90 }],
 			lines: [{ lineClass: 'WF6F', layEfficiency: 0.88 }, { lineClass: 'WF14F' }],
 			backing: BACKING,
 			gapMm: 4
-		};
-		const { rows } = value(post([ask.MatchRequest, ask.MatchResponse], answerMatch, body));
+		});
 		expect(rows.map(({ spool, line }) => [spool, line])).toEqual([
 			[0, 0],
 			[0, 1],
@@ -186,72 +150,71 @@ describe('POST /api/match', () => {
 		expect(rows[1]!.fits).toBe(false);
 		expect(rows[2]!.backingM).toBeGreaterThan(rows[0]!.backingM);
 	});
-	it('names the spool or line that cannot be', () => {
-		const wrong = { spools: [SPOOL], lines: [{ lineClass: 'XX' }], backing: BACKING };
-		expect(post([ask.MatchRequest, ask.MatchResponse], answerMatch, wrong)).toMatchObject({
+	it('names the spool or line that cannot be', async () => {
+		const sent = (line: object, spool: object = SPOOL) => ({
+			spools: [SPOOL, spool],
+			lines: [line],
+			backing: BACKING
+		});
+		expect(await ask(lines.match, sent({ lineClass: 'XX' }))).toMatchObject({
 			ok: false,
 			issues: [{ code: 'unknown_line_class', path: ['lines', 0, 'lineClass'] }]
 		});
-		const open = { spools: [SPOOL], lines: [{ diameterMm: 1 }], backing: BACKING };
-		expect(post([ask.MatchRequest, ask.MatchResponse], answerMatch, open)).toMatchObject({
+		expect(await ask(lines.match, sent({ diameterMm: 1 }))).toMatchObject({
 			ok: false,
 			issues: [{ code: 'needs_one_of', path: ['lines', 0] }]
 		});
+		expect(
+			await ask(lines.match, sent({ lineClass: 'WF6F' }, { ...SPOOL, arborDiameterMm: 90 }))
+		).toMatchObject({ ok: false, issues: [{ path: ['spools', 1, 'arborDiameterMm'] }] });
 	});
 });
 
 describe('POST /api/shared-backing, /api/methods, /api/runout', () => {
-	it('one backing under two lines', () => {
-		const body = (numbers: number[]) => ({
-			spool: SPOOL,
-			lines: numbers.map((n) => ({ line: { lineClass: `WF${n}F` }, leastGapMm: 3 })),
-			backing: BACKING
-		});
+	it('one backing under two lines', async () => {
 		const shared = (numbers: number[]) =>
-			value(post([ask.SharedBackingRequest, ask.SharedBackingResponse], answerSharedBacking, body(numbers)));
-		expect(shared([5, 7])).toMatchObject({ fits: true, tightest: 1 });
-		expect(shared([5, 15])).toEqual({ fits: false, backingM: 0, gapsMm: [] });
+			told(lines.shared, {
+				spool: SPOOL,
+				lines: numbers.map((n) => ({ line: { lineClass: `WF${n}F` }, leastGapMm: 3 })),
+				backing: BACKING
+			});
+		expect(await shared([5, 7])).toMatchObject({ fits: true, tightest: 1 });
+		expect(await shared([5, 15])).toEqual({ fits: false, backingM: 0, gapsMm: [] });
 	});
-	it('the ladder has eight rungs and recommends one of them', () => {
-		const told = value(
-			post([ask.MethodsRequest, ask.MethodsResponse], answerMethods, { fit: FIT, trials: 200, seed: 3 })
-		);
-		expect(told.rungs).toHaveLength(8);
-		expect(told.rungs.map(({ method }) => method)).toContain(told.recommended);
+	it('the ladder has eight rungs and recommends one of them', async () => {
+		const { rungs, recommended } = await told(answers.methods, { fit: FIT, trials: 200, seed: 3 });
+		expect(rungs).toHaveLength(8);
+		expect(rungs.map(({ method }) => method)).toContain(recommended);
 	});
-	it('the run-out at chosen lengths', () => {
-		const { points } = value(
-			post([ask.RunoutRequest, ask.RunoutResponse], answerRunout, { fit: FIT, outM: [0, 30, 100, 1000] })
-		);
+	it('the run-out at chosen lengths', async () => {
+		const { points } = await told(answers.runout, { fit: FIT, outM: [0, 30, 100, 1000] });
 		expect(points.map(({ role }) => role)).toEqual(['line', 'backing', 'backing', undefined]);
+		expect(points.map(({ outM }) => outM)).toEqual([0, 30, 100, 1000]);
 		expect(points[3]!.surfaceDiameterMm).toBe(38);
 	});
 });
 
 describe('other ways to describe a fit', () => {
-	const fitOf = (body: object) => {
-		const problem = readFitRequest(FitRequest.parse(body));
-		return problem.ok ? answerFit(problem.value) : problem;
-	};
-	it('a spool by what is on it: its own fill comes out again', () => {
+	it('a spool by what is on it: its own fill comes out again', async () => {
 		const fill = { lineClass: 'WF6F', backing: 'polyester-20', lengthM: 90, gapMm: 4 };
 		const stack = [
 			{ role: 'backing', material: 'polyester-20' },
 			{ role: 'line', lineClass: 'WF6F' }
 		];
-		const answered = fitOf({ spool: { fill }, stack, gapMm: 4 });
-		if (!answered.ok) throw new Error(JSON.stringify(answered.issues));
-		expect(answered.value.solved!.lengthM).toBeCloseTo(90, 6);
-		expect(fitOf({ spool: { fill: { ...fill, lineClass: undefined } }, stack })).toMatchObject({
+		const { solved } = await told(answers.fit, { spool: { fill }, stack, gapMm: 4 });
+		expect(solved!.lengthM).toBeCloseTo(90, 6);
+		expect(
+			await ask(answers.fit, { spool: { fill: { ...fill, lineClass: undefined } }, stack })
+		).toMatchObject({
 			ok: false,
 			issues: [{ code: 'needs_one_of', path: ['spool', 'fill'] }]
 		});
-		expect(fitOf({ spool: { fill, arborDiameterMm: 38 }, stack })).toMatchObject({
+		expect(await ask(answers.fit, { spool: { fill, arborDiameterMm: 38 }, stack })).toMatchObject({
 			ok: false,
 			issues: [{ code: 'conflicting_fields' }]
 		});
 	});
-	it('a backing by wraps or by weight, a line by its weight', () => {
+	it('a backing by wraps or by weight, a line by its weight', async () => {
 		const stack = (backing: object, line: object = { lineClass: 'WF6F' }) => ({
 			spool: SPOOL,
 			stack: [
@@ -259,69 +222,50 @@ describe('other ways to describe a fit', () => {
 				{ role: 'line', ...line }
 			]
 		});
-		const length = (body: object): number => {
-			const answered = fitOf(body);
-			if (!answered.ok) throw new Error(JSON.stringify(answered.issues));
-			return answered.value.solved!.lengthM;
-		};
-		expect(length(stack({ wraps: { count: 20, widthMm: 9.6 } }))).toBeCloseTo(
-			length(stack({ diameterMm: 0.48 })),
-			6
-		);
+		const length = async (sent: object): Promise<number> => (await told(answers.fit, sent)).solved!.lengthM;
+		const level = await length(stack({ diameterMm: 0.48 }));
+		expect(await length(stack({ wraps: { count: 20, widthMm: 9.6 } }))).toBeCloseTo(level, 6);
 		const massG = ((Math.PI / 4) * 0.48 ** 2 * 10_000 * 0.9) / 1000;
-		expect(length(stack({ weighed: { massG, lengthM: 10 }, densityGPerCm3: 0.9 }))).toBeCloseTo(
-			length(stack({ diameterMm: 0.48 })),
-			6
-		);
-		expect(fitOf(stack({ weighed: { massG: 2, lengthM: 10 } }))).toMatchObject({
+		const weighed = { weighed: { massG, lengthM: 10 }, densityGPerCm3: 0.9 };
+		expect(await length(stack(weighed))).toBeCloseTo(level, 6);
+		expect(await ask(answers.fit, stack({ weighed: { massG: 2, lengthM: 10 } }))).toMatchObject({
 			ok: false,
 			issues: [{ path: ['stack', 0, 'densityGPerCm3'] }]
 		});
-		const usual = value(post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F' }));
-		expect(length(stack(BACKING, { lineClass: 'WF6F', massG: usual.massG }))).toBeCloseTo(
-			length(stack(BACKING)),
+		const usual = await told(lines.line, { lineClass: 'WF6F' });
+		expect(await length(stack(BACKING, { lineClass: 'WF6F', massG: usual.massG }))).toBeCloseTo(
+			await length(stack(BACKING)),
 			6
 		);
 	});
-	it('what a line comes to: #6 is 160 grains (the line-weight standard)', () => {
-		const told = value(post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F' }));
-		expect(told.first30ftGrains).toBeCloseTo(160, 6);
-		expect(told).toMatchObject({ nearestClass: 6, withinTolerance: true });
-		const heavy = value(
-			post([ask.LineRequest, ask.LineResponse], answerLine, { lineClass: 'WF6F', massG: 1.06 * told.massG })
-		);
+	it('what a line comes to: #6 is 160 grains (the line-weight standard)', async () => {
+		const usual = await told(lines.line, { lineClass: 'WF6F' });
+		expect(usual.first30ftGrains).toBeCloseTo(160, 6);
+		expect(usual).toMatchObject({ nearestClass: 6, withinTolerance: true });
+		const heavy = await told(lines.line, { lineClass: 'WF6F', massG: 1.06 * usual.massG });
 		expect(heavy).toMatchObject({ nearestClass: 6, withinTolerance: false });
 		expect(heavy.offGrains).toBeCloseTo(9.6, 4);
 	});
-	it('a reverse fill, enough backing, a cut, a contrast', () => {
+	it('a reverse fill, enough backing, a cut, a contrast', async () => {
 		const reverse = (turns: number) =>
-			post([ask.ReverseFillRequest, ask.ReverseFillResponse], answerReverseFill, {
-				spool: SPOOL, gapMm: 4, lineDepthMm: 12.3, turns, backing: BACKING
-			}); // prettier-ignore
-		expect(value(reverse(600)).lengthM).toBeCloseTo((Math.PI * 600 * (29.7 + 38)) / 1000, 5);
-		expect(reverse(0)).toMatchObject({ ok: false, issues: [{ code: 'no_turns_yet' }] });
-		const enough = (leastM: number) =>
-			value(post([ask.EnoughRequest, ask.EnoughResponse], answerEnough, { fit: FIT, leastM }));
-		expect(enough(100)).toMatchObject({ enough: true, ways: [] });
-		const short = enough(160);
+			ask(answers.reverseFilled, { spool: SPOOL, gapMm: 4, lineDepthMm: 12.3, turns, backing: BACKING });
+		expect(await reverse(600)).toMatchObject({
+			value: { lengthM: expect.closeTo((Math.PI * 600 * (29.7 + 38)) / 1000, 5) as number }
+		});
+		expect(await reverse(0)).toMatchObject({ ok: false, issues: [{ code: 'no_turns_yet' }] });
+		const enough = (leastM: number) => told(answers.enough, { fit: FIT, leastM });
+		expect(await enough(100)).toMatchObject({ enough: true, ways: [] });
+		const short = await enough(160);
 		expect(short.ways.map(({ kind }) => kind)).toEqual(['thinner-backing', 'smaller-gap', 'shorter-line']);
 		// Each way is checked by carrying it out.
-		const gapMm = short.ways[1]!.gapMm!;
-		const again = readFitRequest(FitRequest.parse({ ...FIT, gapMm }));
-		const fit = again.ok ? answerFit(again.value) : again;
-		expect(fit.ok && fit.value.solved!.lengthM).toBeCloseTo(160, 4);
-		const cut = value(
-			post([ask.CutsRequest, ask.CutsResponse], answerCuts, { lengthM: 100, knots: ['arbor', 'loops'] })
-		);
+		const { solved } = await told(answers.fit, { ...FIT, gapMm: short.ways[1]!.gapMm! });
+		expect(solved!.lengthM).toBeCloseTo(160, 4);
+		const cut = await told(lines.cuts, { lengthM: 100, knots: ['arbor', 'loops'] });
 		expect(cut.cutM + cut.leftoverM).toBeCloseTo(
 			cut.buyM.reduce((a, b) => a + b, 0),
 			6
 		);
 		expect(cut.buyM).toEqual([137.16]);
-		const contrast = post([ask.ContrastRequest, ask.ContrastResponse], answerContrast, {
-			one: '#ff6a00',
-			other: '#4a7a3a'
-		});
-		expect(value(contrast).seen).toBe('clear');
+		expect((await told(lines.contrast, { one: '#ff6a00', other: '#4a7a3a' })).seen).toBe('clear');
 	});
 });

@@ -1,11 +1,15 @@
-import { DEFAULT_SPREADS, keys, KNOT_TAKES_MM, METHODS, ROLES, type MethodSlug } from '$lib/core';
+import { keys, KNOT_TAKES_MM, METHODS, ROLES, type MethodSlug } from '$lib/core';
 import { z } from 'zod';
-import { ComponentInput, FitRequest, SpoolInput } from './fit';
+import { BOUNDS } from '$lib/setup/bounds';
+import { bounded, ComponentInput, FitRequest, SpoolInput, SpreadsInput } from './fit';
 
 /** Shapes of everything that is asked of a fit: what a reading tells, how sure it is, what else would go on. */
 
-const depthMm = z.number().min(-50).max(1000);
-const gapMm = z.number().min(0).max(1000);
+/** A depth as a rule reads it; above the rim there is none, which the answer says. */
+const depthMm = z.number().min(BOUNDS.seenGap.min).max(BOUNDS.depth.max);
+const gapMm = bounded(BOUNDS.gap);
+const turns = bounded(BOUNDS.turns);
+const lengthM = bounded(BOUNDS.backing);
 const range = z.tuple([z.number(), z.number()]).meta({ description: '5th to 95th percentile.' });
 
 /** A strand in a place where its role is plain. */
@@ -40,7 +44,7 @@ export const CheckpointRequest = z
 		fit: FitRequest,
 		at: z.strictObject({
 			component: z.number().int().min(0).max(100),
-			turns: z.number().min(0).max(1_000_000).meta({ description: 'Turns of this component so far.' }),
+			turns: turns.meta({ description: 'Turns of this component so far.' }),
 			depthMm
 		})
 	})
@@ -68,7 +72,7 @@ export const CheckpointResponse = z
 export const CorrectRequest = z
 	.strictObject({
 		fit: FitRequest,
-		seen: z.strictObject({ gapMm: z.number().min(-50).max(1000) })
+		seen: z.strictObject({ gapMm: bounded(BOUNDS.seenGap) })
 	})
 	.meta({ id: 'CorrectRequest' });
 
@@ -79,20 +83,6 @@ export const CorrectResponse = z
 		stopDepthMm: z.number().meta({ description: 'Depth at which the backing then stands.' })
 	})
 	.meta({ id: 'CorrectResponse' });
-
-const spread = (max: number): z.ZodOptional<z.ZodNumber> => z.number().min(0).max(max).optional();
-
-export const SpreadsInput = z
-	.strictObject({
-		rimMm: spread(20),
-		arborMm: spread(20),
-		widthMm: spread(20),
-		diameterShare: spread(0.5),
-		bulkShare: spread(0.5),
-		layShare: spread(0.5),
-		depthMm: spread(20)
-	} satisfies Record<keyof typeof DEFAULT_SPREADS, unknown>)
-	.meta({ description: '1σ of each input, in place of the defaults.' });
 
 /** Most trials of one request: a few seconds of one core. */
 const MAX_TRIALS = 100_000;
@@ -215,7 +205,7 @@ export const MethodsResponse = z
 export const RunoutRequest = z
 	.strictObject({
 		fit: FitRequest,
-		outM: z.array(z.number().min(0).max(100_000)).min(1).max(1000)
+		outM: z.array(z.number().min(0).max(BOUNDS.component.max)).min(1).max(1000)
 	})
 	.meta({ id: 'RunoutRequest' });
 
@@ -240,11 +230,7 @@ export const ReverseFillRequest = z
 		spool: SpoolInput,
 		gapMm: gapMm.optional(),
 		lineDepthMm: depthMm.meta({ description: 'Read with the line alone on the bare arbor.' }),
-		turns: z
-			.number()
-			.min(0)
-			.max(1_000_000)
-			.meta({ description: 'Turns of backing over the line, to the gap.' }),
+		turns: turns.meta({ description: 'Turns of backing over the line, to the gap.' }),
 		backing: StrandInput
 	})
 	.meta({ id: 'ReverseFillRequest' });
@@ -259,7 +245,7 @@ export const ReverseFillResponse = z
 	.meta({ id: 'ReverseFillResponse' });
 
 export const EnoughRequest = z
-	.strictObject({ fit: FitRequest, leastM: z.number().positive().max(100_000) })
+	.strictObject({ fit: FitRequest, leastM: lengthM })
 	.meta({ id: 'EnoughRequest' });
 
 export const EnoughResponse = z
@@ -300,7 +286,7 @@ export const ContrastResponse = z
 
 export const CutsRequest = z
 	.strictObject({
-		lengthM: z.number().min(0).max(100_000),
+		lengthM: z.number().min(0).max(BOUNDS.backing.max),
 		knots: z.array(z.enum(['arbor', 'loops', 'nail', ...keys(KNOT_TAKES_MM)])).max(4)
 	})
 	.meta({ id: 'CutsRequest' });

@@ -7,10 +7,10 @@ import {
 	TYPICAL_MM,
 	fail,
 	ok,
-	type Result,
 	keys
 } from '$lib/core';
 import { z } from 'zod';
+import { question } from './question';
 
 const diameterMm = z.number().min(0.05).max(4);
 
@@ -50,21 +50,21 @@ export const ChooseKnotResponse = z
 	.meta({ id: 'ChooseKnotResponse' });
 
 /** Knots for a place, the best first; what cannot be tied comes last, with what is missing. */
-export function answerChooseKnot(
-	asked: z.output<typeof ChooseKnotRequest>
-): Result<z.input<typeof ChooseKnotResponse>> {
-	const [thinMm, thickMm] = [
-		asked.thinMm ?? Math.min(TYPICAL_MM[asked.place].thin, asked.thickMm ?? Infinity),
-		asked.thickMm ?? Math.max(TYPICAL_MM[asked.place].thick, asked.thinMm ?? 0)
-	];
-	if (thinMm > thickMm)
-		return fail({ code: 'out_of_range', value: thinMm, min: 0.05, max: thickMm, unit: 'mm' });
-	return ok({
-		answers: chooseKnot({ ...asked, thinMm, thickMm }).map(({ why, against, ...answer }) => ({
-			...answer,
-			why: [...why],
-			against: [...against],
-			name: (findKnot(answer.slug) ?? findDescribed(answer.slug))!.name
-		}))
-	});
-}
+export const knotFor = question(
+	'Which knot for a place, and why',
+	ChooseKnotRequest,
+	ChooseKnotResponse,
+	(asked) => {
+		const typical = TYPICAL_MM[asked.place];
+		const thinMm = asked.thinMm ?? Math.min(typical.thin, asked.thickMm ?? Infinity);
+		const thickMm = asked.thickMm ?? Math.max(typical.thick, asked.thinMm ?? 0);
+		if (thinMm > thickMm)
+			return fail({ code: 'out_of_range', value: thinMm, min: 0.05, max: thickMm, unit: 'mm' });
+		return ok({
+			answers: chooseKnot({ ...asked, thinMm, thickMm }).map((answer) => ({
+				...answer,
+				name: (findKnot(answer.slug) ?? findDescribed(answer.slug))!.name
+			}))
+		});
+	}
+);

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { answerFit } from './fit-answer';
+import { fit } from './answers';
 import { FitRequest, FitResponse } from './fit';
-import { readFitRequest } from './fit-read';
+import { answerTo } from './question';
+import { body } from './wire';
+import type { z } from 'zod';
 import { wordIssue, wordShape } from '$lib/wording/issues';
 
 const SPOOL = { rimDiameterMm: 84, arborDiameterMm: 38, widthMm: 21 };
@@ -19,25 +21,20 @@ const LINE = {
 };
 const EXAMPLE = { spool: SPOOL, stack: [BACKING, LINE], gapMm: 4 };
 
-type Outcome =
-	{ answer: FitResponse } | { issues: { code: string; path: (string | number)[]; message: string }[] };
-
-function ask(body: unknown): Outcome {
-	const shape = FitRequest.safeParse(body);
+async function ask(sent: unknown) {
+	const shape = body(FitRequest).safeParse(sent);
 	if (!shape.success) return { issues: wordShape(shape.error) };
-	const problem = readFitRequest(shape.data);
-	if (!problem.ok) return { issues: problem.issues.map(wordIssue) };
-	const answer = answerFit(problem.value);
-	return answer.ok ? { answer: answer.value } : { issues: answer.issues.map(wordIssue) };
+	const answered = await answerTo(fit, shape.data);
+	return answered.ok ? { answer: answered.value } : { issues: answered.issues.map(wordIssue) };
 }
-const answerTo = (body: unknown): FitResponse => {
-	const outcome = ask(body);
+async function fitted(sent: unknown): Promise<z.output<typeof FitResponse>> {
+	const outcome = await ask(sent);
 	if ('issues' in outcome) throw new Error(JSON.stringify(outcome.issues));
 	return outcome.answer;
-};
+}
 
+const answer = await fitted(EXAMPLE);
 describe('the documented example', () => {
-	const answer = answerTo(EXAMPLE);
 	it('answers as documented', () => {
 		expect(answer).toMatchObject({ fits: true, gapMm: 4, solved: { index: 0 } });
 		expect(answer.solved!.lengthM).toBeCloseTo(147.83, 2);
@@ -59,8 +56,8 @@ describe('the documented example', () => {
 });
 
 describe('other ways to say it', () => {
-	it('a material and a line class', () => {
-		const answer = answerTo({
+	it('a material and a line class', async () => {
+		const answer = await fitted({
 			spool: SPOOL,
 			stack: [
 				{ role: 'backing', material: 'polyester-20' },
@@ -70,38 +67,41 @@ describe('other ways to say it', () => {
 		expect(answer.gapMm).toBe(4);
 		expect(answer.solved!.lengthM).toBeGreaterThan(100);
 	});
-	it('a profile in place of arbor and width', () => {
+	it('a profile in place of arbor and width', async () => {
 		const profile = [
 			{ diameterMm: 38, widthMm: 21 },
 			{ diameterMm: 84, widthMm: 21 }
 		];
-		expect(answerTo({ ...EXAMPLE, spool: { profile } }).solved!.lengthM).toBeCloseTo(147.835, 3);
+		expect((await fitted({ ...EXAMPLE, spool: { profile } })).solved!.lengthM).toBeCloseTo(147.835, 3);
 	});
-	it('a rating: less the allowance it gives its own figure back', () => {
+	it('a rating: less the allowance it gives its own figure back', async () => {
 		const ratings = [{ lineClass: 'WF6F', backing: 'polyester-20', lengthM: 91.44 }];
 		const stack = [
 			{ role: 'backing', material: 'polyester-20' },
 			{ role: 'line', lineClass: 'WF6F' }
 		];
-		expect(answerTo({ spool: { ratings, makersAllowance: 0 }, stack }).solved!.lengthM).toBeCloseTo(91.44, 4);
-		const rated = answerTo({ spool: { ratings }, stack });
+		expect((await fitted({ spool: { ratings, makersAllowance: 0 }, stack })).solved!.lengthM).toBeCloseTo(
+			91.44,
+			4
+		);
+		const rated = await fitted({ spool: { ratings }, stack });
 		expect(rated.solved!.lengthM).toBeCloseTo(0.9 * 91.44, 4);
 		expect(rated.spool.estimated).toEqual(['arbor', 'rim', 'width']);
 	});
-	it('no unknown: the gap is the answer', () => {
+	it('no unknown: the gap is the answer', async () => {
 		const stack = [{ ...BACKING, lengthM: 147.835 }, LINE];
-		const answer = answerTo({ spool: SPOOL, stack });
+		const answer = await fitted({ spool: SPOOL, stack });
 		expect(answer.gapMm).toBeCloseTo(4, 4);
 		expect(answer.solved).toBeUndefined();
-		expect(answerTo({ spool: { ...SPOOL, rimDiameterMm: 70 }, stack })).toMatchObject({ fits: false });
+		expect(await fitted({ spool: { ...SPOOL, rimDiameterMm: 70 }, stack })).toMatchObject({ fits: false });
 	});
-	it('the line alone too big', () => {
-		const answer = answerTo({ ...EXAMPLE, spool: { ...SPOOL, rimDiameterMm: 60 } });
+	it('the line alone too big', async () => {
+		const answer = await fitted({ ...EXAMPLE, spool: { ...SPOOL, rimDiameterMm: 60 } });
 		expect(answer).toMatchObject({ fits: false, solved: { lengthM: 0 } });
 		expect(answer.over!.gapMm).toBeCloseTo(4 - answer.gapMm, 6);
 	});
-	it('a frame wider than the rim', () => {
-		const answer = answerTo({ ...EXAMPLE, spool: { ...SPOOL, frameDiameterMm: 88 } });
+	it('a frame wider than the rim', async () => {
+		const answer = await fitted({ ...EXAMPLE, spool: { ...SPOOL, frameDiameterMm: 88 } });
 		expect(answer.components.at(-1)!.outerDiameterMm).toBeCloseTo(80, 6);
 	});
 });
@@ -173,8 +173,8 @@ describe('what cannot be is refused with a code, a path and what to do', () => {
 		],
 		['a string', 'hello', 'invalid_type', ''],
 		['null', null, 'invalid_type', '']
-	])('%s', (_, body, code, path) => {
-		const outcome = ask(body);
+	])('%s', async (_, sent, code, path) => {
+		const outcome = await ask(sent);
 		if (!('issues' in outcome)) throw new Error('was answered');
 		const [issue] = outcome.issues;
 		expect(issue).toMatchObject({ code });

@@ -1,30 +1,35 @@
-import { ROLES } from '$lib/core';
+import { ROLES, type Spreads } from '$lib/core';
+import { BOUNDS, LEAST_LAY_EFFICIENCY, MOST_SPREAD_SHARE, type Bounds } from '$lib/setup/bounds';
+import { MAX_COMPONENTS } from '$lib/setup/limits';
 import { z } from 'zod';
 
-/**
- * The shapes of POST /api/fit. Bounds are far outside any reel: they keep arithmetic finite, and say
- * "this cannot be meant" before the core has to.
- */
-const spoolMm = z.number().positive().max(2000);
-const strandMm = z.number().positive().max(50);
-const lengthM = z.number().positive().max(100_000);
+/** A quantity of the API within the bounds that hold for the form as well, in the unit of its name. */
+export const bounded = ({ min, max }: Bounds): z.ZodNumber => z.number().min(min).max(max);
+
+const spoolMm = bounded(BOUNDS.spool);
+const strandMm = bounded(BOUNDS.strand);
+const gapMm = bounded(BOUNDS.gap);
 
 /** Most points and sections taken: more than any maker prints, few enough that an answer is quick. */
 const MAX_PROFILE_POINTS = 50;
 const MAX_SECTIONS = 60;
-const MAX_COMPONENTS = 12;
 
 export const SectionInput = z
-	.strictObject({ lengthM, startDiameterMm: strandMm, endDiameterMm: strandMm })
+	.strictObject({ lengthM: bounded(BOUNDS.section), startDiameterMm: strandMm, endDiameterMm: strandMm })
 	.meta({ description: 'A stretch of line with straight sides. Sections run rear end first.' });
 
 export const ProfilePointInput = z.strictObject({
-	diameterMm: z.number().min(0).max(2000),
-	widthMm: z.number().min(0).max(2000)
+	diameterMm: spoolMm,
+	/** The floor may be closed. */
+	widthMm: z.number().min(0).max(BOUNDS.spool.max)
 });
 
 export const RatingInput = z
-	.strictObject({ lineClass: z.string().max(20), backing: z.string().max(40), lengthM })
+	.strictObject({
+		lineClass: z.string().max(20),
+		backing: z.string().max(40),
+		lengthM: bounded(BOUNDS.backing)
+	})
 	.meta({ description: "A maker's figure: this line and so much of that backing." });
 
 export const SpoolInput = z
@@ -49,8 +54,8 @@ export const SpoolInput = z
 				lineClass: z.string().max(20).optional(),
 				sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
 				backing: z.string().max(40),
-				lengthM,
-				gapMm: z.number().min(0).max(1000)
+				lengthM: bounded(BOUNDS.backing),
+				gapMm
 			})
 			.optional()
 			.meta({ description: 'In place of measures: what is on the spool now, and the gap it leaves.' }),
@@ -68,11 +73,17 @@ export const ComponentInput = z
 		role: z.enum(ROLES),
 		layEfficiency: z
 			.number()
-			.positive()
+			.min(LEAST_LAY_EFFICIENCY)
 			.max(10)
 			.optional()
 			.meta({ description: 'Against perfect square lay (π/4). 0.90 for backing, 0.88 for the rest.' }),
-		lengthM: lengthM.optional(),
+		layShare: z
+			.number()
+			.min(0)
+			.max(MOST_SPREAD_SHARE)
+			.optional()
+			.meta({ description: '1σ of layEfficiency as a share of it, where it was learnt.' }),
+		lengthM: bounded(BOUNDS.component).optional(),
 		diameterMm: strandMm.optional(),
 		material: z
 			.string()
@@ -80,18 +91,24 @@ export const ComponentInput = z
 			.optional()
 			.meta({ description: 'polyester-20 and so on, in place of a diameter.' }),
 		wraps: z
-			.strictObject({ count: z.number().int().min(1).max(1000), widthMm: strandMm })
+			.strictObject({
+				count: z.number().int().min(1).max(1000),
+				widthMm: z
+					.number()
+					.positive()
+					.max(1000 * BOUNDS.strand.max)
+			})
 			.optional()
 			.meta({ description: 'So many wraps side by side take this width, in place of a diameter.' }),
 		weighed: z
-			.strictObject({ massG: z.number().positive().max(10_000), lengthM })
+			.strictObject({
+				massG: z.number().positive().max(10_000),
+				lengthM: z.number().positive().max(BOUNDS.component.max)
+			})
 			.optional()
 			.meta({ description: 'A measured length and its mass, in place of a diameter; needs densityGPerCm3.' }),
 		densityGPerCm3: z.number().min(0.1).max(20).optional(),
-		massG: z
-			.number()
-			.positive()
-			.max(1000)
+		massG: bounded(BOUNDS.lineMass)
 			.optional()
 			.meta({ description: 'With lineClass: the whole line was weighed, and its bulk follows.' }),
 		sections: z.array(SectionInput).min(1).max(MAX_SECTIONS).optional(),
@@ -103,6 +120,21 @@ export const ComponentInput = z
 	})
 	.meta({ description: 'One component. The one with neither length nor sections is solved.' });
 
+const spreadMm = bounded(BOUNDS.spread).optional();
+const spreadShare = z.number().min(0).max(MOST_SPREAD_SHARE).optional();
+
+export const SpreadsInput = z
+	.strictObject({
+		rimMm: spreadMm,
+		arborMm: spreadMm,
+		widthMm: spreadMm,
+		diameterShare: spreadShare,
+		bulkShare: spreadShare,
+		layShare: spreadShare,
+		depthMm: spreadMm
+	} satisfies Record<keyof Spreads, unknown>)
+	.meta({ description: '1σ of each input, in place of the defaults.' });
+
 export const FitRequest = z
 	.strictObject({
 		spool: SpoolInput,
@@ -111,10 +143,10 @@ export const FitRequest = z
 			.min(1)
 			.max(MAX_COMPONENTS)
 			.meta({ description: 'From the arbor outward.' }),
-		gapMm: z.number().min(0).max(1000).optional().meta({ description: '4 unless given.' })
+		gapMm: gapMm.optional().meta({ description: '4 unless given.' }),
+		spreads: SpreadsInput.optional()
 	})
 	.meta({ id: 'FitRequest' });
-export type FitRequest = z.infer<typeof FitRequest>;
 
 const range = z.tuple([z.number(), z.number()]);
 
@@ -155,7 +187,7 @@ export const FitResponse = z
 				turns: range.optional(),
 				stopDepthMm: range.optional()
 			})
-			.meta({ description: '5th to 95th percentile, first order, from the default spreads.' }),
+			.meta({ description: '5th to 95th percentile, first order, from the spreads.' }),
 		spool: z.object({
 			rimDiameterMm: z.number(),
 			arborDiameterMm: z.number(),
@@ -174,7 +206,6 @@ export const FitResponse = z
 		})
 	})
 	.meta({ id: 'FitResponse' });
-export type FitResponse = z.infer<typeof FitResponse>;
 
 export const IssueList = z
 	.object({

@@ -8,11 +8,11 @@ import {
 	transferTurns,
 	twistVerdict,
 	waysOut,
-	type Result,
 	type Transfer,
 	keys
 } from '$lib/core';
 import { z } from 'zod';
+import { question } from './question';
 
 const way = z.enum(['clockwise', 'anticlockwise']);
 
@@ -78,51 +78,24 @@ export const TwistResponse = z
 	})
 	.meta({ id: 'TwistResponse' });
 
-const tidy = (value: number): number => Math.round(value * 1e4) / 1e4;
-
 /** What transfers add up to, and how to get it out again. */
-export function answerTwist({
-	lengthM,
-	transfers,
-	place
-}: z.output<typeof TwistRequest>): Result<z.input<typeof TwistResponse>> {
-	const lengthMm = 1000 * lengthM;
-	const each = transfers.map((leg) =>
-		// What was left out stays away.
-		transferTurns({ ...(JSON.parse(JSON.stringify(leg)) as Omit<Transfer, 'lengthMm'>), lengthMm })
-	);
-	const turns = {
-		mean: each.reduce((sum, { mean }) => sum + mean, 0),
-		sd: Math.hypot(...each.map(({ sd }) => sd))
-	};
-	const { low, high } = rangeOf(turns);
-	const perMetre = timesTurns(turns, 1 / lengthM).mean;
-	const ways =
-		place &&
-		waysOut({
-			lengthMm,
-			laneMm: 1000 * place.laneM,
-			has: place.has,
-			heightMm: 1000 * place.heightM,
-			weakestLb: place.weakestLb,
-			turns: turns.mean
+export const twist = question(
+	'What transfers add to a line, and how to get it out',
+	TwistRequest,
+	TwistResponse,
+	({ lengthMm, transfers, place }) => {
+		const each = transfers.map((leg) => transferTurns({ ...(leg as Omit<Transfer, 'lengthMm'>), lengthMm }));
+		const turns = {
+			mean: each.reduce((sum, { mean }) => sum + mean, 0),
+			sd: Math.hypot(...each.map(({ sd }) => sd))
+		};
+		const perMetre = timesTurns(turns, 1000 / lengthMm).mean;
+		return ok({
+			turns: turns.mean,
+			range: rangeOf(turns),
+			perMetre,
+			verdict: twistVerdict(perMetre),
+			...(place && { ways: waysOut({ ...place, lengthMm, turns: turns.mean }) })
 		});
-	return ok({
-		turns: tidy(turns.mean),
-		range: [tidy(low), tidy(high)],
-		perMetre: tidy(perMetre),
-		verdict: twistVerdict(perMetre),
-		...(ways && {
-			ways: ways.map(({ key, share, minutes, laneMm, passes, pullLb, lacks, steps }) => ({
-				key,
-				share,
-				minutes: tidy(minutes),
-				...(laneMm !== undefined && { laneM: tidy(laneMm / 1000) }),
-				...(passes !== undefined && { passes }),
-				...(pullLb !== undefined && { pullLb: tidy(pullLb) }),
-				...(lacks !== undefined && { lacks }),
-				steps: [...steps]
-			}))
-		})
-	});
-}
+	}
+);

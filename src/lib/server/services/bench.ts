@@ -13,7 +13,7 @@ import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/inventory/strands';
 import type { ComponentForm, SetupForm } from '$lib/setup/form';
 import { isStrand, offParts, type SpoolNow } from '$lib/inventory/swap';
 import { DEFAULT_UNITS } from '$lib/wording/units';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write } from '../db/write';

@@ -11,7 +11,7 @@ import {
 import type { HandSummary } from '$lib/inventory/hand';
 import type { WindRecord } from '$lib/inventory/winding';
 import { DEFAULT_UNITS } from '$lib/wording/units';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, type Outcome } from '../outcome';

@@ -2,7 +2,7 @@ import { runState, type RunEvent, dayOf } from '$lib/core';
 import { newSetup } from '$lib/setup/presets';
 import type { SetupForm } from '$lib/setup/form';
 import { measured } from '$lib/setup/testing';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';

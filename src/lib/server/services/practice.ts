@@ -2,7 +2,7 @@ import { addDays, findKnot, jobSteps, KNOTS, type Day } from '$lib/core';
 import { jobOf } from '$lib/bench/job';
 import type { Practice } from '$lib/bench/practice';
 import { DEFAULT_UNITS } from '$lib/wording/units';
-import { workOut } from '$lib/setup/evaluate';
+import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { createEmptyCard, fsrs, Rating, type Grade } from 'ts-fsrs';
 import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';

@@ -1,7 +1,6 @@
 import { dayOf } from '$lib/core';
 import { measured } from '$lib/setup/testing';
-import { momentsOf } from '$lib/inventory/care-rows';
-import { USUAL_FILTER, type CareFilter } from '$lib/inventory/care-rows';
+import { momentsOf, USUAL_FILTER, type CareFilter } from '$lib/inventory/care-rows';
 import { jobText } from '$lib/bench/work';
 import { newComponent } from '$lib/setup/presets';
 import type { Knex } from 'knex';

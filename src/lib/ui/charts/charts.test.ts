@@ -1,7 +1,7 @@
 import { retrievePerTurnMm, runoutOf, simulate } from '$lib/core';
 import { PRESETS } from '$lib/setup/presets';
 import { measured, worked } from '$lib/setup/testing';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 import { describe, expect, it } from 'vitest';
 import { CONTROL_MM, gaugeOf, gaugePlan, gaugeSvg } from './gauge';
 import { histogram } from './histogram';

@@ -1,4 +1,4 @@
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 
 /** The control bar printed beside the strip, mm: if it measures otherwise, the printer has scaled. */
 export const CONTROL_MM = 50;

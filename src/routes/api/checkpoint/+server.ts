@@ -1,5 +1,4 @@
-import { answerCheckpoint } from '$lib/server/api/ask-answer';
-import { CheckpointRequest } from '$lib/server/api/ask';
+import { paused } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(CheckpointRequest, answerCheckpoint);
+export const POST = answering(paused);

@@ -1,4 +1,4 @@
-import { answerChooseKnot, ChooseKnotRequest } from '$lib/server/api/choose-knot';
+import { knotFor } from '$lib/server/api/choose-knot';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(ChooseKnotRequest, answerChooseKnot);
+export const POST = answering(knotFor);

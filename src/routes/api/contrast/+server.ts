@@ -1,5 +1,4 @@
-import { answerContrast } from '$lib/server/api/ask-lines';
-import { ContrastRequest } from '$lib/server/api/ask';
+import { contrast } from '$lib/server/api/line-answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(ContrastRequest, answerContrast);
+export const POST = answering(contrast);

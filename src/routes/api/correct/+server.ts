@@ -1,5 +1,4 @@
-import { answerCorrect } from '$lib/server/api/ask-answer';
-import { CorrectRequest } from '$lib/server/api/ask';
+import { corrected } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(CorrectRequest, answerCorrect);
+export const POST = answering(corrected);

@@ -1,5 +1,4 @@
-import { answerCuts } from '$lib/server/api/ask-lines';
-import { CutsRequest } from '$lib/server/api/ask';
+import { cuts } from '$lib/server/api/line-answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(CutsRequest, answerCuts);
+export const POST = answering(cuts);

@@ -1,5 +1,4 @@
-import { answerEnough } from '$lib/server/api/ask-answer';
-import { EnoughRequest } from '$lib/server/api/ask';
+import { enough } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(EnoughRequest, answerEnough);
+export const POST = answering(enough);

@@ -1,5 +1,4 @@
-import { answerHalfFit } from '$lib/server/api/ask-answer';
-import { HalfFitRequest } from '$lib/server/api/ask';
+import { halfFitted } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(HalfFitRequest, answerHalfFit);
+export const POST = answering(halfFitted);

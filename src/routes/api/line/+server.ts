@@ -1,5 +1,4 @@
-import { answerLine } from '$lib/server/api/ask-lines';
-import { LineRequest } from '$lib/server/api/ask';
+import { line } from '$lib/server/api/line-answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(LineRequest, answerLine);
+export const POST = answering(line);

@@ -1,5 +1,4 @@
-import { answerMatch } from '$lib/server/api/ask-lines';
-import { MatchRequest } from '$lib/server/api/ask';
+import { match } from '$lib/server/api/line-answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(MatchRequest, answerMatch);
+export const POST = answering(match);

@@ -1,5 +1,4 @@
-import { answerMethods } from '$lib/server/api/ask-answer';
-import { MethodsRequest } from '$lib/server/api/ask';
+import { methods } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(MethodsRequest, answerMethods);
+export const POST = answering(methods);

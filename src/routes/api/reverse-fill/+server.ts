@@ -1,5 +1,4 @@
-import { answerReverseFill } from '$lib/server/api/ask-answer';
-import { ReverseFillRequest } from '$lib/server/api/ask';
+import { reverseFilled } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(ReverseFillRequest, answerReverseFill);
+export const POST = answering(reverseFilled);

@@ -1,5 +1,4 @@
-import { answerRisk } from '$lib/server/api/ask-answer';
-import { RiskRequest } from '$lib/server/api/ask';
-import { answering, inTurns } from '$lib/server/http';
+import { risk } from '$lib/server/api/answers';
+import { answering } from '$lib/server/http';
 
-export const POST = answering(RiskRequest, (body) => inTurns(answerRisk(body)));
+export const POST = answering(risk);

@@ -1,5 +1,4 @@
-import { answerRunout } from '$lib/server/api/ask-answer';
-import { RunoutRequest } from '$lib/server/api/ask';
+import { runout } from '$lib/server/api/answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(RunoutRequest, answerRunout);
+export const POST = answering(runout);

@@ -1,5 +1,4 @@
-import { answerSharedBacking } from '$lib/server/api/ask-lines';
-import { SharedBackingRequest } from '$lib/server/api/ask';
+import { shared } from '$lib/server/api/line-answers';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(SharedBackingRequest, answerSharedBacking);
+export const POST = answering(shared);

@@ -1,4 +1,4 @@
-import { answerTwist, TwistRequest } from '$lib/server/api/twist';
+import { twist } from '$lib/server/api/twist';
 import { answering } from '$lib/server/http';
 
-export const POST = answering(TwistRequest, answerTwist);
+export const POST = answering(twist);

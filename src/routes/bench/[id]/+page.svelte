@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { jobText } from '$lib/bench/work';
-	import { workOut } from '$lib/setup/evaluate';
+	import { workOut } from '$lib/setup/evaluate-form';
 	import { judgement } from '$lib/ui/features/fit/sentence';
 	import Bench from '$lib/ui/features/bench/Bench.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';

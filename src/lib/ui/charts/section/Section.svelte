@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { showSmall, type UnitSystem } from '$lib/wording/units';
 	import { ROLE_NAMES } from '$lib/core';
-	import type { Workout } from '$lib/setup/evaluate';
+	import type { Workout } from '$lib/setup/evaluate-form';
 	import Dimension from './Dimension.svelte';
 	import GapHandle from './GapHandle.svelte';
 	import { gapBounds, PENCIL_MM, ruleTicks, sectionLayout } from './layout';

@@ -1,6 +1,6 @@
 import type { Role } from '$lib/core';
 import type { AsWound } from '$lib/inventory/wound';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 import { diameterByShare, type WoundLayer } from './wraps';
 
 /** A layer ready to be drawn, in its role's colour and texture. */

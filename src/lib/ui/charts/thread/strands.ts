@@ -1,5 +1,5 @@
 import type { LineSection, Role } from '$lib/core';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 
 /** A strand of the thread as it is drawn. */
 export interface ThreadStrand {

@@ -9,7 +9,7 @@
 	import { showDuration, spoken } from '$lib/wording/phrase';
 	import type { WindRecord } from '$lib/inventory/winding';
 	import type { SetupForm } from '$lib/setup/form';
-	import type { Workout } from '$lib/setup/evaluate';
+	import type { Workout } from '$lib/setup/evaluate-form';
 	import { onDestroy, onMount, tick, untrack } from 'svelte';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { CounterLink } from '../../state/counter-link.svelte';

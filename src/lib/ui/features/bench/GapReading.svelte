@@ -2,7 +2,7 @@
 	import { correct, parseLength } from '$lib/core';
 	import { showLong, showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import { wordIssue } from '$lib/wording/issues';
-	import type { Workout } from '$lib/setup/evaluate';
+	import type { Workout } from '$lib/setup/evaluate-form';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';

@@ -1,6 +1,6 @@
 import { layShown, traverseAt, turnsToRadius, windingAfter } from '$lib/core';
 import type { Part } from '$lib/setup/read-strands';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 import type { Run } from '../../state/run.svelte';
 
 /** Turns before the stop at which it is said. */

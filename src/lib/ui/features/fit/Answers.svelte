@@ -8,7 +8,7 @@
 		showTurns,
 		smallUnit
 	} from '$lib/wording/units';
-	import type { Workout } from '$lib/setup/evaluate';
+	import type { Workout } from '$lib/setup/evaluate-form';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
 

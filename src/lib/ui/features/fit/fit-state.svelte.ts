@@ -3,7 +3,7 @@ import { newComponent, type Preset } from '$lib/setup/presets';
 import type { SetupForm } from '$lib/setup/form';
 import { smallUnit, type UnitSystem } from '$lib/wording/units';
 import { wordIssue, type WordedIssue } from '$lib/wording/issues';
-import { workOut, type Workout } from '$lib/setup/evaluate';
+import { workOut, type Workout } from '$lib/setup/evaluate-form';
 
 const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 

@@ -1,6 +1,6 @@
 import { newComponent, newSetup } from '$lib/setup/presets';
 import type { ComponentForm, SetupForm } from '$lib/setup/form';
-import { workOut, type Workout } from '$lib/setup/evaluate';
+import { workOut, type Workout } from '$lib/setup/evaluate-form';
 import { describe, expect, it } from 'vitest';
 import { rackEntry } from '../rack/entry';
 import { judgement, measureNext } from './sentence';

@@ -1,6 +1,6 @@
 import { formatLineClass, type Remedy, type Share } from '$lib/core';
 import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/wording/units';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 
 function remedyWords(remedy: Remedy, units: UnitSystem): string {
 	switch (remedy.kind) {

@@ -4,7 +4,7 @@ import type { WindRecord } from '$lib/inventory/winding';
 import type { SetupForm, SpoolForm } from '$lib/setup/form';
 import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import { jobOf } from '$lib/bench/job';
-import { workOut, type Workout } from '$lib/setup/evaluate';
+import { workOut, type Workout } from '$lib/setup/evaluate-form';
 import { asWound } from '$lib/inventory/wound';
 import { plannedLayers, woundLayers, type DrawnLayer } from '../../charts/section/layers';
 import { strandsOf, type ThreadStrand } from '../../charts/thread/strands';

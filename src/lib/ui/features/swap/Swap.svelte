@@ -4,7 +4,7 @@
 	import { insteadOf, isStrand, swapped, woundNow, type Goes, type SwapChoice } from '$lib/inventory/swap';
 	import { showSmall } from '$lib/wording/units';
 	import { wordIssue } from '$lib/wording/issues';
-	import { workOut } from '$lib/setup/evaluate';
+	import { workOut } from '$lib/setup/evaluate-form';
 	import X from '@lucide/svelte/icons/x';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import { plannedLayers, woundLayers } from '../../charts/section/layers';

@@ -2,7 +2,7 @@
 	import { expectedSeconds, jobSteps } from '$lib/core';
 	import { jobOf } from '$lib/bench/job';
 	import { sheetOf } from '$lib/bench/sheet';
-	import { workOut } from '$lib/setup/evaluate';
+	import { workOut } from '$lib/setup/evaluate-form';
 	import { download } from '$lib/ui/charts/export';
 	import { strandsOf } from '$lib/ui/charts/thread/strands';
 	import JobSheet from '$lib/ui/features/paper/JobSheet.svelte';

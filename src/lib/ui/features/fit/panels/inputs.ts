@@ -1,5 +1,5 @@
 import { ROLE_NAMES, type Share } from '$lib/core';
-import type { Workout } from '$lib/setup/evaluate';
+import type { Workout } from '$lib/setup/evaluate-form';
 
 const SPOOL_INPUTS: Partial<Record<Share['key'], string>> = {
 	rim: 'across the rims',

@@ -1,0 +1,213 @@
+import {
+	checkpoint,
+	correct,
+	fail,
+	halfFit,
+	lengthAtRisk,
+	methodLadder,
+	ok,
+	retrievePerTurnMm,
+	reverseFill,
+	runoutOf,
+	simulation,
+	under,
+	waysToEnough,
+	type Fit,
+	type Result,
+	type Spool
+} from '$lib/core';
+import type { Evaluation } from '$lib/setup/evaluate';
+import type { z } from 'zod';
+import * as ask from './ask';
+import { backingOf, DEFAULT_GAP_MM, describeSpool, evaluateFit, spoolFrom } from './describe';
+import { FitRequest, FitResponse } from './fit';
+import { question } from './question';
+import type { FromMm, InMm } from './wire';
+
+const DEFAULT_TRIALS = 20_000;
+const DEFAULT_RISK = 0.05;
+
+const componentsOf = (fit: Fit) =>
+	fit.layers.map(({ innerRadiusMm, outerRadiusMm, ...layer }) => ({
+		...layer,
+		innerDiameterMm: 2 * innerRadiusMm,
+		outerDiameterMm: 2 * outerRadiusMm
+	}));
+
+const retrieveOf = (spool: Spool, fit: Fit) => ({
+	fullMm: retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm),
+	arborMm: retrievePerTurnMm(spool.arborRadiusMm)
+});
+
+/** What a worked-out set-up answers. */
+export function fitAnswer({ known, fit, estimate }: Evaluation): FromMm<z.output<typeof FitResponse>> {
+	const { spool, estimated, consistency } = known;
+	const { gapMm, lengthMm, turns, stopDepthMm } = estimate.ranges;
+	return {
+		fits: fit.fits,
+		gapMm: fit.gapMm,
+		...(fit.solved && { solved: fit.solved }),
+		...(fit.excess && { over: fit.excess }),
+		components: componentsOf(fit),
+		retrieve: retrieveOf(spool, fit),
+		ranges: { gapMm, ...(fit.solved && { lengthMm, turns, stopDepthMm }) },
+		spool: {
+			rimDiameterMm: 2 * spool.rimRadiusMm,
+			arborDiameterMm: 2 * spool.arborRadiusMm,
+			widthMm: spool.profile.at(-1)!.widthMm,
+			estimated,
+			...(consistency && { ratings: consistency })
+		}
+	};
+}
+
+/** A set-up that is part of a question, worked out. */
+const evaluated = (sent: InMm<z.output<typeof FitRequest>>): Result<Evaluation> => {
+	const read = evaluateFit(sent);
+	return read.ok ? read : { ok: false, issues: under(read.issues, 'fit') };
+};
+
+export const fit = question('Fit a stack on a spool', FitRequest, FitResponse, (request) => {
+	const read = evaluateFit(request);
+	return read.ok ? ok(fitAnswer(read.value)) : read;
+});
+
+export const halfFitted = question(
+	'The line wound alone, its depth read',
+	ask.HalfFitRequest,
+	ask.HalfFitResponse,
+	({ spool, backing: sent, lineDepthMm, gapMm = DEFAULT_GAP_MM }) => {
+		const source = describeSpool(spool);
+		if (!source.ok) return { ok: false, issues: under(source.issues, 'spool') };
+		const backing = sent && backingOf(sent);
+		if (backing && !backing.ok) return backing;
+		return halfFit(source.value, { lineDepthMm, gapMm, backing: backing?.value });
+	}
+);
+
+export const paused = question(
+	'A pause in winding',
+	ask.CheckpointRequest,
+	ask.CheckpointResponse,
+	({ fit: sent, at }) => {
+		const read = evaluated(sent);
+		if (!read.ok) return read;
+		const told = checkpoint(read.value.problem, at, read.value.spreads);
+		if (told.ok) return told;
+		return {
+			ok: false,
+			issues: told.issues.map((issue) => ({
+				...issue,
+				path: [String(issue.path[0]) in at ? 'at' : 'fit', ...issue.path]
+			}))
+		};
+	}
+);
+
+export const corrected = question(
+	'The gap seen, the backing put right',
+	ask.CorrectRequest,
+	ask.CorrectResponse,
+	({ fit: sent, seen }) => {
+		const read = evaluated(sent);
+		if (!read.ok) return read;
+		const told = correct(read.value.problem, seen.gapMm);
+		if (told.ok) return told;
+		return {
+			ok: false,
+			issues: told.issues.map((issue) =>
+				issue.path[0] === 'seen' ? issue : { ...issue, path: ['fit', ...issue.path] }
+			)
+		};
+	}
+);
+
+export const risk = question(
+	'How sure, by simulation',
+	ask.RiskRequest,
+	ask.RiskResponse,
+	function* ({ fit: sent, trials = DEFAULT_TRIALS, seed = 1, spreads, stopBy, riskLimit = DEFAULT_RISK }) {
+		const read = evaluated({ ...sent, spreads: { ...sent.spreads, ...spreads } });
+		if (!read.ok) return read;
+		const options = { trials, seed, spreads: read.value.spreads, stopBy };
+		const simulated = yield* simulation(read.value.problem, read.value.fit, options);
+		return ok({
+			...simulated,
+			...(read.value.fit.solved && { lengthAtRiskMm: lengthAtRisk(simulated, riskLimit) }),
+			shares: simulated.shares.map(({ key, ...share }) => ({ ...share, input: key }))
+		});
+	}
+);
+
+export const methods = question(
+	'What each method would do here',
+	ask.MethodsRequest,
+	ask.MethodsResponse,
+	({ fit: sent, trials, seed, spreads }) => {
+		const read = evaluated({ ...sent, spreads: { ...sent.spreads, ...spreads } });
+		if (!read.ok) return read;
+		const ladder = methodLadder(read.value.problem, read.value.fit, {
+			...(trials !== undefined && { trials }),
+			...(seed !== undefined && { seed }),
+			spreads: read.value.spreads
+		});
+		if (!ladder) return fail({ code: 'nothing_to_correct' }, ['fit', 'stack']);
+		return ok({ ...ladder, rungs: ladder.rungs.map(({ slug, ...rung }) => ({ ...rung, method: slug })) });
+	}
+);
+
+export const runout = question(
+	'Retrieve and drag along a run',
+	ask.RunoutRequest,
+	ask.RunoutResponse,
+	({ fit: sent, outMm }) => {
+		const read = evaluated(sent);
+		if (!read.ok) return read;
+		const { known, fit: wound, stack } = read.value;
+		const at = runoutOf(known.spool, wound, stack);
+		return ok({
+			points: outMm.map((out) => {
+				const { surfaceRadiusMm, retrieveMm, dragFactor, component } = at(out);
+				return {
+					outMm: out,
+					surfaceDiameterMm: 2 * surfaceRadiusMm,
+					retrieveMm,
+					dragFactor,
+					...(component !== undefined && { role: stack[component]!.role })
+				};
+			})
+		});
+	}
+);
+
+export const reverseFilled = question(
+	'Line first, backing over it',
+	ask.ReverseFillRequest,
+	ask.ReverseFillResponse,
+	({ spool: sent, backing: under_, lineDepthMm, turns, gapMm = DEFAULT_GAP_MM }) => {
+		const spool = spoolFrom(sent);
+		if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
+		const backing = backingOf(under_);
+		if (!backing.ok) return backing;
+		return reverseFill(spool.value, { lineDepthMm, turns, gapMm }, backing.value.diameterMm);
+	}
+);
+
+export const enough = question(
+	'What would make the backing enough',
+	ask.EnoughRequest,
+	ask.EnoughResponse,
+	({ fit: sent, leastMm }) => {
+		const read = evaluated(sent);
+		if (!read.ok) return read;
+		const { problem, fit: wound } = read.value;
+		const lengthMm = wound.fits ? (wound.solved?.lengthMm ?? 0) : 0;
+		return ok({
+			enough: lengthMm >= leastMm,
+			lengthMm,
+			ways: waysToEnough(problem, wound, leastMm).map((way) =>
+				way.kind === 'thinner-backing' ? { ...way, material: way.material.slug } : way
+			)
+		});
+	}
+);

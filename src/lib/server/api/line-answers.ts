@@ -1,0 +1,136 @@
+import {
+	cutFor,
+	DENSITIES,
+	fail,
+	grainsOf30ft,
+	massG,
+	matchPair,
+	nearestClass,
+	ok,
+	parseLineClass,
+	sharedBacking,
+	takenMm,
+	totalLengthMm,
+	totalVolumeMm3,
+	under,
+	type KnotSlug
+} from '$lib/core';
+import { contrastOf } from '$lib/setup/contrast';
+import * as ask from './ask';
+import { all, backingOf, DEFAULT_GAP_MM, lineOf, spoolFrom } from './describe';
+import { question } from './question';
+
+export const match = question(
+	'Every spool with every line',
+	ask.MatchRequest,
+	ask.MatchResponse,
+	({ spools: sentSpools, lines: sentLines, backing: sent, gapMm = DEFAULT_GAP_MM }) => {
+		const lines = all(
+			sentLines.map((line) => lineOf({ ...line, role: 'line' })),
+			(i) => ['lines', i]
+		);
+		if (!lines.ok) return lines;
+		const backing = backingOf(sent);
+		if (!backing.ok) return backing;
+		const spools = all(sentSpools.map(spoolFrom), (i) => ['spools', i]);
+		if (!spools.ok) return spools;
+		const pairs = spools.value.flatMap((spool, i) =>
+			lines.value.map((line, j) => ({ i, j, fit: matchPair(spool, line, backing.value, gapMm) }))
+		);
+		const rows = all(
+			pairs.map(({ fit, i, j }) =>
+				fit.ok
+					? ok({
+							spool: i,
+							line: j,
+							fits: fit.value.fits,
+							backingMm: fit.value.solved?.lengthMm ?? 0,
+							turns: fit.value.solved?.turns ?? 0,
+							stopDepthMm: fit.value.solved?.stopDepthMm ?? 0,
+							gapMm: fit.value.gapMm
+						})
+					: fit
+			),
+			(at) => ['spools', pairs[at]!.i]
+		);
+		return rows.ok ? ok({ rows: rows.value }) : rows;
+	}
+);
+
+export const shared = question(
+	'One backing under many lines',
+	ask.SharedBackingRequest,
+	ask.SharedBackingResponse,
+	({ spool: sentSpool, lines: wanted, backing: sent }) => {
+		const spool = spoolFrom(sentSpool);
+		if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
+		const lines = all(
+			wanted.map(({ line }) => lineOf({ ...line, role: 'line' })),
+			(i) => ['lines', i]
+		);
+		if (!lines.ok) return lines;
+		const backing = backingOf(sent);
+		if (!backing.ok) return backing;
+		const over = lines.value.map((line, i) => ({ ...line, leastGapMm: wanted[i]!.leastGapMm }));
+		const under_ = sharedBacking(spool.value, over, backing.value);
+		return ok(
+			under_
+				? { fits: true, backingMm: under_.lengthMm, tightest: under_.tightest, gapsMm: under_.gapsMm }
+				: { fits: false, backingMm: 0, gapsMm: [] }
+		);
+	}
+);
+
+export const line = question(
+	'What a line weighs and comes to',
+	ask.LineRequest,
+	ask.LineResponse,
+	(request) => {
+		const read = lineOf({ ...request, role: 'line' });
+		if (!read.ok) return read;
+		const parsed = parseLineClass(request.lineClass ?? '');
+		const usual = DENSITIES[parsed.ok ? parsed.value.density : 'F'].gPerCm3;
+		const density = request.densityGPerCm3 ?? usual;
+		const { sections } = read.value;
+		const grains = grainsOf30ft(sections, density);
+		const { number, offGrains, within } = nearestClass(grains);
+		return ok({
+			lengthMm: totalLengthMm(sections),
+			volumeMm3: totalVolumeMm3(sections),
+			massG: massG(sections, density),
+			first30ftGrains: grains,
+			nearestClass: number,
+			offGrains,
+			withinTolerance: within
+		});
+	}
+);
+
+export const contrast = question(
+	'Whether a joint of two colours shows',
+	ask.ContrastRequest,
+	ask.ContrastResponse,
+	({ one, other }) => {
+		const seen = contrastOf(one, other);
+		return seen ? ok(seen) : fail({ code: 'needs_one_of', fields: ['two colours as #rrggbb'] });
+	}
+);
+
+/** The knot in the backing that a joint comes to. */
+const JOINT_KNOTS = {
+	arbor: 'overhand-arbor',
+	loops: 'surgeons-loop',
+	nail: 'nail-knot'
+} as const satisfies Record<string, KnotSlug>;
+
+const isJoint = (knot: string): knot is keyof typeof JOINT_KNOTS => knot in JOINT_KNOTS;
+
+export const cuts = question(
+	'What to buy and cut',
+	ask.CutsRequest,
+	ask.CutsResponse,
+	({ lengthMm, knots }) => {
+		const slugs = knots.map((knot) => (isJoint(knot) ? JOINT_KNOTS[knot] : knot));
+		return ok(cutFor(lengthMm, takenMm(slugs, 'backing')));
+	}
+);

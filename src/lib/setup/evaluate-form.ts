@@ -1,0 +1,150 @@
+import {
+	isKnown,
+	judge,
+	ok,
+	solveFit,
+	type BackingMaterial,
+	type Issue,
+	type KnownComponent,
+	type LineClass,
+	type Path,
+	type Problem,
+	type Result,
+	type Spool,
+	type Verdict
+} from '$lib/core';
+import { leaderUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
+import { BOUNDS } from './bounds';
+import type { SetupDescription } from './description';
+import { evaluate, type Evaluation } from './evaluate';
+import type { FillForm, SetupForm } from './form';
+import { readSource, readSpreads } from './read-spool';
+import { checkOpen, readParts, readSwap, type Part } from './read-strands';
+import { readField, readOptional, Reader, readTurns } from './read-text';
+
+/** Another head, tip or line in the place of one in the stack, everything else as it lies. */
+export interface Swapped {
+	readonly id: string;
+	readonly part: Part;
+	/** Place in the stack. */
+	readonly index: number;
+	readonly gapMm: number;
+	readonly fits: boolean;
+}
+
+/** Everything a set-up as typed amounts to. */
+export interface Workout extends Evaluation {
+	readonly verdict: Verdict;
+	/** From the arbor outward, one for each layer of the fit. */
+	readonly parts: readonly Part[];
+	/** What the line is, or comes to: what is usual under it goes by that. */
+	readonly line: LineClass;
+	readonly material?: BackingMaterial;
+	readonly swaps: readonly Swapped[];
+	readonly leaderMm: number;
+}
+
+/** What to call a line that nobody has described: something has to stand under "usual". */
+const ORDINARY: LineClass = { taper: 'WF', number: 5, density: 'F' };
+
+/** Fields of the form by the measure of the core that they give. */
+const FIELD_OF: Record<string, Path> = {
+	arborDiameterMm: ['spool', 'arbor'],
+	rimDiameterMm: ['spool', 'rim'],
+	frameDiameterMm: ['spool', 'frame'],
+	profile: ['spool', 'arbor'],
+	halfFitMm: ['fill', 'halfFit'],
+	reverseTurns: ['fill', 'reverseTurns']
+};
+const FIRST_FIELD: Record<Problem['source']['kind'], Path> = {
+	measured: ['spool', 'rim'],
+	profile: ['spool', 'arbor'],
+	rated: ['spool', 'ratings', 0, 'length']
+};
+
+/** Issues of a description, at the fields of the form that they belong to. */
+const atFields = (issues: readonly Issue[], kind: Problem['source']['kind']): Issue[] =>
+	issues.map((issue) => {
+		const [head, measure] = issue.path;
+		const path = head === 'spool' ? (FIELD_OF[String(measure)] ?? FIRST_FIELD[kind]) : FIELD_OF[String(head)];
+		return { ...issue, path: path ?? ['fill', 'gap'] };
+	});
+
+function swapsOf(
+	fill: FillForm,
+	spool: Spool,
+	stack: readonly KnownComponent[],
+	units: UnitSystem,
+	reader: Reader
+): Swapped[] {
+	return fill.swaps.flatMap((swap, i) => {
+		const index = fill.stack.findIndex(({ id }) => id === swap.of);
+		if (index < 0) return [];
+		const part = readSwap(swap, fill.stack[index]!.role, fill, units, reader, ['fill', 'swaps', i]);
+		if (!isKnown(part.component) || reader.issues.length > 0) return [];
+		const fit = solveFit(spool, stack.with(index, part.component), 0);
+		return fit.ok ? [{ id: swap.id, part, index, gapMm: fit.value.gapMm, fits: fit.value.fits }] : [];
+	});
+}
+
+/** A form as it was read: quantities, no longer text. */
+export interface ReadForm {
+	readonly description: SetupDescription;
+	readonly parts: readonly Part[];
+	readonly leaderMm: number;
+}
+
+/** Reads a form into its description; issues go to `reader` with the path of their field. */
+export function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: Reader): ReadForm {
+	const small = smallUnit(units);
+	const source = readSource(spool, units, reader);
+	const parts = readParts(fill, units, reader);
+	const gapMm = reader.take(readField(fill.gap, small, BOUNDS.gap, ['fill', 'gap']), 0);
+	const leader = readField(fill.leader, leaderUnit(units), BOUNDS.leader, ['fill', 'leader']);
+	const leaderMm = reader.take(leader, 0);
+	const spreads = readSpreads(fill.spreads, units, reader);
+	const halfFit = readOptional(fill.halfFit, small, BOUNDS.depth, ['fill', 'halfFit']);
+	const halfFitMm = reader.take(halfFit, undefined);
+	const turns =
+		fill.reverseTurns.trim() === '' ? ok(undefined) : readTurns(fill.reverseTurns, ['fill', 'reverseTurns']);
+	const reverseTurns = reader.take<number | undefined>(turns, undefined);
+	reader.take(checkOpen(fill), -1);
+	return {
+		description: {
+			spool: source,
+			stack: parts.map(({ description }) => description),
+			gapMm,
+			spreads,
+			...(halfFitMm !== undefined && { halfFitMm }),
+			...(reverseTurns !== undefined && { reverseTurns })
+		},
+		parts,
+		leaderMm
+	};
+}
+
+/**
+ * Works a set-up out: what was typed, through the core, to the answers and the judgement.
+ * Issues carry the path of the field in the form.
+ */
+export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
+	const reader = new Reader();
+	const { description, parts, leaderMm } = readForm(form, units, reader);
+	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
+	const evaluated = evaluate(description);
+	if (!evaluated.ok) return { ok: false, issues: atFields(evaluated.issues, description.spool.kind) };
+	const { problem, known, fit, estimate, stack, stopIndex } = evaluated.value;
+	const line = parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? ORDINARY;
+	const swaps = swapsOf(form.fill, known.spool, stack, units, reader);
+	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
+	const material = parts[stopIndex]?.material;
+	return ok({
+		...evaluated.value,
+		verdict: judge(problem, fit, estimate, line),
+		parts,
+		line,
+		...(material && { material }),
+		swaps,
+		leaderMm
+	});
+}
