@@ -126,7 +126,8 @@ test('GET /api/openapi.json describes it from the same schemas', async ({ server
 	expect(Object.keys(document.components.schemas['FitRequest']!.properties)).toEqual([
 		'spool',
 		'stack',
-		'gapMm'
+		'gapMm',
+		'spreads'
 	]);
 	expect(document.components.schemas['FitRequest']!.required).toEqual(['spool', 'stack']);
 });

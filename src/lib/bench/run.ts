@@ -57,6 +57,8 @@ export const StartRun = z.strictObject({ setupId: z.string().min(1).max(64), job
 /** The job is over: what it came to is written down on this day, or it is left as if it had not been. */
 export const EndRun = z.strictObject({ day: Day, leave: z.boolean().default(false) });
 export const AddEvents = z.strictObject({ events: z.array(RunEventShape).min(1).max(MAX_EVENTS) });
+/** The newest arrival, and whether the job has ended: what comes later is kept with it. */
+export const AddedEvents = z.object({ arrival: z.number().int(), ended: z.boolean() });
 /** What was written down then: events of Care. */
 export const Ended = z.object({ written: z.array(z.object({ keptId: z.string(), id: z.string() })) });
 export type Ended = z.infer<typeof Ended>;

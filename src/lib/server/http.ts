@@ -4,6 +4,15 @@ import { wordIssue, wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { RequestEvent } from '@sveltejs/kit';
 import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';
+import {
+	actOperation,
+	described,
+	questionOperation,
+	readOperation,
+	writeOperation,
+	type ReadOf,
+	type WriteOf
+} from './api/operation';
 import { answerTo, type Question } from './api/question';
 import { body } from './api/wire';
 import type { WriteId } from './db/write';
@@ -184,37 +193,48 @@ export function answered<T>(outcome: Outcome<T>, status: 200 | 201 | 204 = 200):
 }
 
 /** A route that writes what its JSON body says, under the id that came with it. */
-export const writing =
-	<S extends z.ZodType, E extends RequestEvent, T>(
-		shape: S,
-		act: (asked: WriteId, body: z.output<S>, event: E) => Promise<Outcome<T>>,
-		status: 200 | 201 | 204 = 200
-	) =>
-	async (event: E): Promise<Response> => {
+export const writing = <S extends z.ZodType, E extends RequestEvent, T>(
+	written: WriteOf<S>,
+	act: (asked: WriteId, body: z.output<S>, event: E) => Promise<Outcome<T>>
+) =>
+	described(writeOperation(written), async (event: E): Promise<Response> => {
 		const text = await readText(event.request);
 		if (!text.ok) return text.response;
-		const read = parseBody(text.value, shape);
+		const read = parseBody(text.value, written.body);
 		if (!read.ok) return read.response;
 		const asked = writeIdOf(event, text.value);
 		return asked
-			? answered(await act(asked, read.value, event), status)
+			? answered(await act(asked, read.value, event), written.status)
 			: refuse(400, 'bad_id', BAD_WRITE_ID);
-	};
+	});
 
 /** A route that does one thing to what its address names, under the id that came with it. */
-export const acting =
-	<E extends RequestEvent, T>(act: (asked: WriteId, event: E) => Promise<Outcome<T>>) =>
-	async (event: E): Promise<Response> => {
+export const acting = <E extends RequestEvent, T>(
+	summary: string,
+	act: (asked: WriteId, event: E) => Promise<Outcome<T>>,
+	query?: z.ZodObject
+) =>
+	described(actOperation(summary, query), async (event: E): Promise<Response> => {
 		const asked = writeIdOf(event, '');
 		return asked ? answered(await act(asked, event), 204) : refuse(400, 'bad_id', BAD_WRITE_ID);
-	};
+	});
+
+/** A route that answers what is there, or that there is no such `what`. */
+export const reading = <E extends RequestEvent, T>(
+	summary: string,
+	{ answer, query, what = 'entry' }: ReadOf,
+	read: (event: E) => T | undefined | Promise<T | undefined>
+) =>
+	described(readOperation(summary, { answer, query }), async (event: E): Promise<Response> => {
+		const found = await read(event);
+		return found === undefined ? notFound(what) : respond(found);
+	});
 
 /** A route that answers a question from the core: 200, or the refusals of {@link readBody} and `impossible`. */
-export const answering =
-	<Q extends z.ZodType, A extends z.ZodType>(question: Question<Q, A>) =>
-	async ({ request }: { request: Request }): Promise<Response> => {
+export const answering = <Q extends z.ZodType, A extends z.ZodType>(question: Question<Q, A>) =>
+	described(questionOperation(question), async ({ request }: { request: Request }): Promise<Response> => {
 		const read = await readBody(request, body(question.request));
 		if (!read.ok) return read.response;
 		const result = await answerTo(question, read.value);
 		return result.ok ? respond(result.value) : impossible(result.issues);
-	};
+	});

@@ -48,7 +48,7 @@ const isRange = (value: unknown): value is Range =>
 /** What an answer's shape takes of a value, rounded, in the units of the wire. */
 function encode(shape: z.core.$ZodType, value: unknown, scale = 1): unknown {
 	if (shape instanceof z.ZodOptional || shape instanceof z.ZodNullable)
-		return value == null ? value : encode(shape.unwrap(), value, scale);
+		return value === null ? null : encode(shape.unwrap(), value, scale);
 	if (typeof value === 'number') return rounded(value * scale);
 	if (shape instanceof z.ZodTuple) {
 		const entries = isRange(value) ? [value.low, value.high] : (value as unknown[]);

@@ -14,7 +14,6 @@ import * as windings from './windings';
 import { error } from '@sveltejs/kit';
 
 export { calendarFile } from './calendar';
-export { openApiDocument } from './openapi';
 export { followRun } from './runs';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;

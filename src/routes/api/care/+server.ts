@@ -1,14 +1,20 @@
 import { AddCareEvents, asCareEvent } from '$lib/inventory/care';
-import { respond, writing } from '$lib/server/http';
+import { reading, writing } from '$lib/server/http';
 import { addCareEvents, care } from '$lib/server/services';
-import type { RequestHandler } from '@sveltejs/kit';
 
-export const GET: RequestHandler = async ({ locals }) => respond(await care(locals.today));
+export const GET = reading(
+	'Every line and backing: where it is, what happened to it, what falls due',
+	{},
+	({ locals }) => care(locals.today)
+);
 
-/** Writes down what was done; every event has an id of its own. */
 export const POST = writing(
-	AddCareEvents,
+	{
+		summary: 'Write down what was done; an event of kind `undone` takes one back',
+		body: AddCareEvents,
+		status: 204,
+		hasOwnId: true
+	},
 	(_asked, { events }) =>
-		addCareEvents(events.map(({ keptId, event }) => ({ keptId, event: asCareEvent(event) }))),
-	204
+		addCareEvents(events.map(({ keptId, event }) => ({ keptId, event: asCareEvent(event) })))
 );

@@ -1,12 +1,21 @@
-import { ForgetHand } from '$lib/inventory/hand';
-import { writing } from '$lib/server/http';
+import { ForgetHand, HandSummary } from '$lib/inventory/hand';
+import { reading, writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { forgetHand, hands } from '$lib/server/services';
-import { json, type RequestHandler } from '@sveltejs/kit';
+import { z } from 'zod';
 
-export const GET: RequestHandler = async () => json({ hands: await hands() });
+const Hands = z.object({ hands: z.array(HandSummary) });
 
-export const PUT = writing(ForgetHand, async (asked, which) => {
-	const forgotten = await forgetHand(asked, which);
-	return forgotten.ok ? done({ hands: await hands() }) : forgotten;
-});
+export const GET = reading(
+	'How tightly each backing is laid, learnt from finished fills',
+	{ answer: Hands },
+	async () => ({ hands: await hands() })
+);
+
+export const PUT = writing(
+	{ summary: 'Forget what the fills taught, or undo that', body: ForgetHand, answer: Hands },
+	async (asked, which) => {
+		const forgotten = await forgetHand(asked, which);
+		return forgotten.ok ? done({ hands: await hands() }) : forgotten;
+	}
+);

@@ -1,5 +1,4 @@
-import { knotList } from '$lib/server/api/knot-curves';
-import { json } from '@sveltejs/kit';
-import type { RequestHandler } from './$types';
+import { KnotList, knotList } from '$lib/server/api/knot-curves';
+import { reading } from '$lib/server/http';
 
-export const GET: RequestHandler = () => json(knotList());
+export const GET = reading('The knots that are drawn, with their stages', { answer: KnotList }, knotList);

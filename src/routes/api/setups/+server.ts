@@ -1,10 +1,10 @@
-import { CreateSetup } from '$lib/setup/form';
+import { Created } from '$lib/server/api/version';
 import { writing } from '$lib/server/http';
 import { createSetup } from '$lib/server/services';
+import { CreateSetup } from '$lib/setup/form';
 
 export const POST = writing(
-	CreateSetup,
+	{ summary: 'Save a new set-up', body: CreateSetup, answer: Created, status: 201 },
 	(asked, { form, spoolId, spoolVersion }, { locals }) =>
-		createSetup(asked, form, locals.units, spoolId === undefined ? undefined : { spoolId, spoolVersion }),
-	201
+		createSetup(asked, form, locals.units, spoolId === undefined ? undefined : { spoolId, spoolVersion })
 );

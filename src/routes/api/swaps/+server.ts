@@ -1,10 +1,13 @@
-import { SwapRequest } from '$lib/server/api/swap';
+import { SwapRequest, SwapResponse } from '$lib/server/api/swap';
 import { writing } from '$lib/server/http';
 import { planSwap } from '$lib/server/services';
 
-/** Plans a swap; the bench then has its steps. */
 export const POST = writing(
-	SwapRequest,
-	(asked, swap, { locals }) => planSwap(asked, swap, locals.units),
-	201
+	{
+		summary: 'Plan a swap on a spool; the bench then has its steps',
+		body: SwapRequest,
+		answer: SwapResponse,
+		status: 201
+	},
+	(asked, swap, { locals }) => planSwap(asked, swap, locals.units)
 );

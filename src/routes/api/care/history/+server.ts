@@ -1,9 +1,9 @@
-import { notFound, respond } from '$lib/server/http';
+import { reading } from '$lib/server/http';
 import { careHistory } from '$lib/server/services';
-import type { RequestHandler } from './$types';
+import { z } from 'zod';
 
-/** Everything that was written of one thing, `?of=`, newest first; what was taken back as well, and said so. */
-export const GET: RequestHandler = async ({ url }) => {
-	const history = await careHistory(url.searchParams.get('of') ?? '');
-	return history ? respond(history) : notFound('line or backing');
-};
+export const GET = reading(
+	'Everything that was written of one thing, newest first; what was taken back as well, and said so',
+	{ query: z.object({ of: z.string() }), what: 'line or backing' },
+	({ url }) => careHistory(url.searchParams.get('of') ?? '')
+);

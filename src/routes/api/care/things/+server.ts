@@ -1,6 +1,15 @@
 import { BringThing } from '$lib/inventory/care';
+import { Made } from '$lib/server/api/version';
 import { writing } from '$lib/server/http';
 import { bring } from '$lib/server/services';
 
-/** A strand that is on a coil, and was never wound here; its own id tells it from every other. */
-export const POST = writing(BringThing, (_asked, thing, { locals }) => bring(thing, locals.today), 201);
+export const POST = writing(
+	{
+		summary: 'A line, head or tip that lies on a coil and was never wound here',
+		body: BringThing,
+		answer: Made,
+		status: 201,
+		hasOwnId: true
+	},
+	(_asked, thing, { locals }) => bring(thing, locals.today)
+);

@@ -5,7 +5,6 @@ import type { RequestEvent } from './$types';
 
 /** The starter chooses the id, so that a run can begin while the server is away. */
 export const PUT = writing(
-	StartRun,
-	(_asked, { setupId, job }, { params }: RequestEvent) => startRun(params.id, setupId, job),
-	204
+	{ summary: 'Start a run of a set-up under an id of your own', body: StartRun, status: 204, hasOwnId: true },
+	(_asked, { setupId, job }, { params }: RequestEvent) => startRun(params.id, setupId, job)
 );

@@ -1,12 +1,19 @@
-import { SaveSetup } from '$lib/setup/form';
+import { Version } from '$lib/server/api/version';
 import { acting, writing } from '$lib/server/http';
 import { dropSetup, saveSetup } from '$lib/server/services';
+import { SaveSetup } from '$lib/setup/form';
 import type { RequestEvent } from './$types';
 
-/** Saves over the version that was seen; a 409 brings what another window saved meanwhile. */
-export const PUT = writing(SaveSetup, (asked, { form, version }, { params, locals }: RequestEvent) =>
-	saveSetup(asked, params.id, form, version, locals.units)
+export const PUT = writing(
+	{
+		summary: 'Save a set-up over the version last seen; its version counts the changes of its spool as well',
+		body: SaveSetup,
+		answer: Version
+	},
+	(asked, { form, version }, { params, locals }: RequestEvent) =>
+		saveSetup(asked, params.id, form, version, locals.units)
 );
 
-/** Drops a plan that nobody wound. Nothing of it is lost. */
-export const DELETE = acting((asked, { params }: RequestEvent) => dropSetup(asked, params.id, true));
+export const DELETE = acting('Drop a plan that nobody wound', (asked, { params }: RequestEvent) =>
+	dropSetup(asked, params.id, true)
+);

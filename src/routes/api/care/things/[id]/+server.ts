@@ -1,16 +1,21 @@
 import { DescribeThing } from '$lib/inventory/care';
-import { notFound, writing } from '$lib/server/http';
+import { Version } from '$lib/server/api/version';
+import { reading, writing } from '$lib/server/http';
 import { brought, describeBrought } from '$lib/server/services';
-import { json } from '@sveltejs/kit';
-import type { RequestEvent, RequestHandler } from './$types';
+import { ComponentForm } from '$lib/setup/form';
+import type { RequestEvent } from './$types';
 
-/** How a strand that was brought is described, and the version of that. */
-export const GET: RequestHandler = async ({ params }) => {
-	const found = await brought(params.id);
-	return found ? json(found) : notFound('line that you brought');
-};
+export const GET = reading(
+	'How a line that was brought in is described, and the version of that',
+	{ answer: Version.extend({ component: ComponentForm }), what: 'line that you brought' },
+	({ params }: RequestEvent) => brought(params.id)
+);
 
-/** Describes it otherwise, over the version that was seen. */
-export const PUT = writing(DescribeThing, (asked, described, { params }: RequestEvent) =>
-	describeBrought(asked, params.id, described)
+export const PUT = writing(
+	{
+		summary: 'Describe it differently, over the version last seen',
+		body: DescribeThing,
+		answer: Version
+	},
+	(asked, described, { params }: RequestEvent) => describeBrought(asked, params.id, described)
 );

@@ -2,5 +2,6 @@ import { acting } from '$lib/server/http';
 import { dropSetup } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
-/** Takes up a plan again that was dropped. */
-export const POST = acting((asked, { params }: RequestEvent) => dropSetup(asked, params.id, false));
+export const POST = acting('Take up a plan again that was dropped', (asked, { params }: RequestEvent) =>
+	dropSetup(asked, params.id, false)
+);

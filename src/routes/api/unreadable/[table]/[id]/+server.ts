@@ -1,30 +1,30 @@
 import { isUnreadableTable, MendText } from '$lib/inventory/unreadable';
+import { described, fileOperation } from '$lib/server/api/operation';
 import { acting, notFound, writing } from '$lib/server/http';
 import { gone } from '$lib/server/outcome';
 import { mend, setAside, unreadableText } from '$lib/server/services';
-import type { RequestEvent, RequestHandler } from './$types';
+import type { RequestEvent } from './$types';
 
-/** The text as it is kept, to be looked at or put away. */
-export const GET: RequestHandler = async ({ params: { table, id } }) => {
-	const found = isUnreadableTable(table) ? await unreadableText(table, id) : undefined;
-	if (!found) return notFound('entry');
-	return new Response(found.text, {
-		headers: {
-			'content-type': 'application/json; charset=utf-8',
-			'content-disposition': `attachment; filename="wendle-${table}.json"`
-		}
-	});
-};
-
-/** Keeps another text in its place. */
-export const PUT = writing(
-	MendText,
-	async (asked, { text }, { params: { table, id } }: RequestEvent) =>
-		isUnreadableTable(table) ? mend(asked, table, id, text) : gone('entry'),
-	204
+export const GET = described(
+	fileOperation('The text of an entry that cannot be read, as it is kept', 'application/json'),
+	async ({ params: { table, id } }: RequestEvent): Promise<Response> => {
+		const found = isUnreadableTable(table) ? await unreadableText(table, id) : undefined;
+		if (!found) return notFound('entry');
+		return new Response(found.text, {
+			headers: {
+				'content-type': 'application/json; charset=utf-8',
+				'content-disposition': `attachment; filename="wendle-${table}.json"`
+			}
+		});
+	}
 );
 
-/** Takes it off. */
-export const DELETE = acting(async (asked, { params: { table, id } }: RequestEvent) =>
+export const PUT = writing(
+	{ summary: 'Keep another text in its place, if it can be read', body: MendText, status: 204 },
+	async (asked, { text }, { params: { table, id } }: RequestEvent) =>
+		isUnreadableTable(table) ? mend(asked, table, id, text) : gone('entry')
+);
+
+export const DELETE = acting('Take it off', async (asked, { params: { table, id } }: RequestEvent) =>
 	isUnreadableTable(table) ? setAside(asked, table, id) : gone('entry')
 );

@@ -4,7 +4,8 @@ import { gone } from '$lib/server/outcome';
 import { restoreFormer } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
-/** Puts the newest earlier version that can be read back in its place. */
-export const POST = acting(async (asked, { params: { table, id } }: RequestEvent) =>
-	isUnreadableTable(table) ? restoreFormer(asked, table, id) : gone('entry')
+export const POST = acting(
+	'Put the newest earlier version that can be read in its place',
+	async (asked, { params: { table, id } }: RequestEvent) =>
+		isUnreadableTable(table) ? restoreFormer(asked, table, id) : gone('entry')
 );
