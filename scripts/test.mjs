@@ -79,6 +79,8 @@ stage('boundaries', ['node', 'scripts/check-boundaries.mjs'], asOne);
 stage('the core without DOM and Node', ['tsc', '-p', 'src/lib/core/tsconfig.json'], asOne);
 stage('types', ['svelte-check', '--fail-on-warnings'], asOne);
 stage('nothing unused', ['knip'], asOne);
+// What only tests use is unused.
+stage('nothing for tests alone', ['knip', '--production', '--include', 'files,exports,types'], asOne);
 stage(
 	'unit tests',
 	[

@@ -1,51 +1,128 @@
-/** The only door into the core. */
-export * from './issues';
+/** The only door into the core. Each export has somebody outside who uses it. */
+export { fail, ok, under, type Issue, type IssueDetail, type Path, type Result } from './issues';
 export { keys } from './keys';
-export * from './units/units';
+export { fromMm, toMm, type LengthUnit } from './units/units';
 export { parseLength, parseMass, withUnit } from './units/parse';
 export { formatLength, formatNumber, formatRange } from './units/format';
 export {
 	areaToRadius,
 	radiusAtVolume,
-	spoolFromProfile,
 	straightSpool,
 	volumeToRadius,
 	widthAtRadius,
 	type ProfilePoint,
 	type Spool
 } from './spool';
-export * from './line/sections';
-export * from './line/class';
-export * from './line/density';
-export * from './line/material';
-export * from './line/strand';
-export * from './line/table';
-export * from './line/taper';
-export * from './packing/packing';
-export * from './fit/stack';
-export { retrievePerTurnMm, solveFit, type Excess, type Fit, type Layer } from './fit/solve';
-export * from './calibrate/ratings';
-export * from './calibrate/source';
-export * from './calibrate/half-fit';
-export * from './calibrate/checkpoint';
-export * from './calibrate/correct';
-export * from './calibrate/hand';
-export * from './calibrate/reverse-fill';
-export * from './fit/cast';
-export * from './fit/match';
-export * from './fit/runout';
+export {
+	level,
+	massG,
+	scaleBulk,
+	sectionVolumeMm3,
+	totalLengthMm,
+	totalVolumeMm3,
+	type LineSection
+} from './line/sections';
+export {
+	DENSITIES,
+	formatLineClass,
+	parseLineClass,
+	shortestLengthMm,
+	standardLengthMm,
+	taperOf,
+	TAPERS,
+	type Density,
+	type LineClass,
+	type Taper
+} from './line/class';
+export { densityOf, lineDensity } from './line/density';
+export { BACKING_MATERIALS, findMaterial, type BackingMaterial } from './line/material';
+export {
+	diameterByCalipers,
+	diameterByMass,
+	diameterByWraps,
+	parseStrand,
+	type StrandDensity,
+	type StrandDiameter
+} from './line/strand';
+export { readTaperTable } from './line/table';
+export { classOf, grainsOf30ft, nearestClass, scaleToMass, toleranceGrains } from './line/taper';
+export {
+	BACKING_LAY_EFFICIENCY,
+	LINE_LAY_EFFICIENCY,
+	MAX_LAY_EFFICIENCY,
+	WINDING_HANDS,
+	type WindingHand
+} from './packing/packing';
+export {
+	isKnown,
+	ROLE_NAMES,
+	ROLES,
+	spaceMm3,
+	type Component,
+	type ComponentSpreads,
+	type KnownComponent,
+	type Role,
+	type Stack,
+	type UnknownComponent
+} from './fit/stack';
+export { retrievePerTurnMm, solveFit, type Fit, type Layer } from './fit/solve';
+export { DEFAULT_MAKERS_ALLOWANCE, MAKERS_ALLOWANCES, type Rating } from './calibrate/ratings';
+export {
+	knownFillSource,
+	ratedSource,
+	spoolOf,
+	type KnownSpool,
+	type Measure,
+	type SpoolSource
+} from './calibrate/source';
+export { halfFit, RELAY_SHARE, surfaceAtDepth } from './calibrate/half-fit';
+export { checkpoint, type Checkpoint } from './calibrate/checkpoint';
+export { correct } from './calibrate/correct';
+export {
+	HAND_REPEAT_SHARE,
+	handAsLay,
+	learnHand,
+	observeHand,
+	priorHand,
+	type HandBelief
+} from './calibrate/hand';
+export { reverseFill } from './calibrate/reverse-fill';
+export { castLengthMm } from './fit/cast';
+export {
+	matchMatrix,
+	matchPair,
+	sharedBacking,
+	type MatchBacking,
+	type MatchCell,
+	type MatchLine
+} from './fit/match';
+export { runoutOf, type RunoutPoint } from './fit/runout';
 export { METHODS, type MethodSlug, type Played } from './methods/methods';
-export * from './methods/ladder';
+export { methodLadder, playMethods, summariseMethod, type Ladder, type Rung } from './methods/ladder';
 export { seededRandom, type Random } from './numeric/random';
-export { quantileSorted, shareBelow, type Summary } from './numeric/sample';
-export * from './uncertainty/monte-carlo';
+export {
+	lengthAtRisk,
+	simulate,
+	simulation,
+	type Simulation,
+	type SimulationOptions,
+	type StopBy
+} from './uncertainty/monte-carlo';
 export { DEFAULT_SPREADS, READING_SPREADS, type Spreads } from './uncertainty/spreads';
-export type { InputKey, Problem } from './uncertainty/inputs';
-export { firstOrder, type Answer, type FirstOrder, type Share } from './uncertainty/first-order';
+export type { Problem } from './uncertainty/inputs';
+export { firstOrder, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';
-export { judge, TIGHT_GAP_MM, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
-export { CAUTIONS, type Caution, type Phrase, type Sentence } from './procedure/phrase';
-export * from './procedure/schools';
+export { judge, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
+export { CAUTIONS, type Phrase, type Sentence } from './procedure/phrase';
+export {
+	gapOfSchool,
+	SCHOOL_KEYS,
+	SCHOOLS,
+	schoolsOf,
+	type ChosenSchools,
+	type SchoolKey,
+	type Schools
+} from './procedure/schools';
 export {
 	isUnder,
 	JOINT_BUYS,
@@ -60,25 +137,19 @@ export { jobSteps } from './procedure/steps';
 export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
 export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
-export {
-	remediesAt,
-	remedySign,
-	REMEDY_KEYS,
-	type Remedy as WayBack,
-	type RemedyKey
-} from './procedure/remedies';
+export { remediesAt, REMEDY_KEYS, remedySign, type Remedy as WayBack } from './procedure/remedies';
 export { knotLengthMm } from './procedure/knot-lengths';
 export { toolsOf } from './procedure/laid-out';
 export type { Tool } from './procedure/tools';
-export { expectedSeconds, learnTempo, type Tempo, type TimedStep } from './procedure/times';
-export * from './judge/enough';
-export * from './judge/shopping';
-export * from './run/events';
+export { expectedSeconds, learnTempo, type Tempo } from './procedure/times';
+export { QUARRIES, waysToEnough, type MoreBacking } from './judge/enough';
+export { cutFor } from './judge/shopping';
+export { COUNTED_BY, type RunEvent } from './run/events';
 export { runState, undoOf, type LogEntry, type RunState } from './run/state';
-export * from './run/timing';
-export * from './run/weighing';
-export * from './run/winding';
-export { KNOTS, findKnot } from './knots/catalogue';
+export { runSeconds, stepTimes, timedSteps } from './run/timing';
+export { lengthWeighed } from './run/weighing';
+export { layShown, traverseAt, turnsOfLength, turnsToRadius, windingAfter } from './run/winding';
+export { findKnot, KNOTS } from './knots/catalogue';
 export { chooseKnot, type KnotAnswer } from './knots/choose';
 export {
 	KNOT_PLACES,
@@ -91,42 +162,16 @@ export {
 } from './knots/situation';
 export { DESCRIBED, findDescribed } from './knots/described';
 export { GRIPS, holdOfTurns, type Grip } from './knots/hold';
-export { exercisesOf, practiceWraps, type Choice, type Exercise } from './knots/practice';
-export { KNOT_TAKES_MM, takenMm, type KnotSlug, type TakenFrom } from './knots/takes';
+export { exercisesOf, practiceWraps, type Exercise } from './knots/practice';
+export { KNOT_TAKES_MM, takenMm, type KnotSlug } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';
-export {
-	momentOf,
-	recast,
-	wrapsOf,
-	type Knot,
-	type KnotMoment,
-	type KnotStage,
-	type Recast
-} from './knots/knot';
+export { momentOf, recast, wrapsOf, type Knot, type Recast } from './knots/knot';
 export type { EndKind, Strand, StrandRole } from './knots/strand';
-export {
-	corrected,
-	NO_TURNS,
-	plus as plusTurns,
-	rangeOf,
-	times as timesTurns,
-	type Turns
-} from './twist/belief';
-export {
-	learnGrowth,
-	loopTest,
-	TWIST_LIMITS,
-	twistAlong,
-	twistNow,
-	twistVerdict,
-	USUAL_GROWTH,
-	type TwistEntry,
-	type TwistNow,
-	type TwistVerdict
-} from './twist/ledger';
-export { REACH_MM, stretchAndWalk, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
-export { machineSays, MACHINE_SCHOOLS } from './twist/schools';
+export { NO_TURNS, rangeOf, times as timesTurns, type Turns } from './twist/belief';
+export { loopTest, TWIST_LIMITS, twistVerdict, USUAL_GROWTH, type TwistVerdict } from './twist/ledger';
+export { stretchAndWalk, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
+export { MACHINE_SCHOOLS, machineSays } from './twist/schools';
 export {
 	coilsIn,
 	gentlest,
@@ -156,15 +201,5 @@ export {
 	type KeptKind,
 	type Whereabouts
 } from './care/events';
-export {
-	datesUntil,
-	dueBy,
-	duesOf,
-	JOB_MINUTES,
-	JOB_NAMES,
-	USUAL_RULES,
-	type CareRule,
-	type Due
-} from './care/rules';
-export { paceOf, type Pace } from './care/pace';
-export { dueBefore, spread, workingDays, type PlanItem, type PlannedThing, type Sitting } from './care/plan';
+export { duesOf, JOB_NAMES, USUAL_RULES, type CareRule, type Due } from './care/rules';
+export { dueBefore, spread, workingDays, type PlanItem } from './care/plan';

@@ -150,17 +150,3 @@ export function duesOf(rules: readonly CareRule[], kept: Kept, state: CareState,
 		.sort((a, b) => (order(a) === order(b) ? 0 : order(a) - order(b)));
 	return all.filter(({ job }, i) => all.findIndex((due) => due.job === job) === i);
 }
-
-/**
- * The days a job falls on by the calendar until a day, each time done on its day: never one left out, never one twice.
- *
- * @throws RangeError for a rule that is not by the calendar
- */
-export function datesUntil(rule: CareRule, last: Day, until: Day): Day[] {
-	const every = rule.everyDays;
-	if (!(every !== undefined && every >= 1)) throw new RangeError(`${rule.job} is not due by the calendar`);
-	const [from, to] = [dayNumber(last), dayNumber(until)];
-	return Array.from({ length: Math.max(0, Math.floor((to - from) / every)) }, (_, i) =>
-		addDays(last, every * (i + 1))
-	);
-}

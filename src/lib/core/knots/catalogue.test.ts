@@ -1,10 +1,11 @@
+import { clearanceMm, knotOf, windings } from './checks';
 import { describe, expect, it } from 'vitest';
 import { KNOTS, findKnot } from './catalogue';
 import { crossingsOf } from './crossings';
 import { norm, sub, type Vec3 } from './curve';
-import { closedAbove, knotOf, linkingNumber } from './invariants';
+import { closedAbove, linkingNumber } from './invariants';
 import { momentOf, recast, wrapsOf, type Knot } from './knot';
-import { clearanceMm, windings, type Strand } from './strand';
+import { type Strand } from './strand';
 
 const counts = ({ wraps }: Knot): number[] =>
 	Array.from({ length: wraps.most - wraps.least + 1 }, (_, i) => wraps.least + i);

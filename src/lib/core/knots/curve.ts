@@ -4,7 +4,6 @@ export type Vec3 = readonly [x: number, y: number, z: number];
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, k: number): Vec3 => [k * a[0], k * a[1], k * a[2]];
-export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
 	a[1] * b[2] - a[2] * b[1],
@@ -49,27 +48,4 @@ function onSpan(p0: Vec3, p1: Vec3, p2: Vec3, p3: Vec3, u: number): Vec3 {
 	const a2 = mix(p1, p2, t1, t2);
 	const a3 = mix(p2, p3, t2, t3);
 	return mix(mix(a1, a2, t0, t2), mix(a2, a3, t1, t3), t1, t2);
-}
-
-/** Least distance of two segments (Ericson, Real-Time Collision Detection, 5.1.9). */
-export function segmentDistance(p1: Vec3, q1: Vec3, p2: Vec3, q2: Vec3): number {
-	const [d1, d2, r] = [sub(q1, p1), sub(q2, p2), sub(p1, p2)];
-	const [a, e, f] = [dot(d1, d1), dot(d2, d2), dot(d2, r)];
-	const clamp = (x: number): number => Math.min(Math.max(x, 0), 1);
-	if (a === 0 && e === 0) return norm(r);
-	let [s, t] = [0, 0];
-	if (a === 0) t = clamp(f / e);
-	else {
-		const c = dot(d1, r);
-		if (e === 0) s = clamp(-c / a);
-		else {
-			const b = dot(d1, d2);
-			const denominator = a * e - b * b;
-			s = denominator > 0 ? clamp((b * f - c * e) / denominator) : 0;
-			t = (b * s + f) / e;
-			if (t < 0) [t, s] = [0, clamp(-c / a)];
-			else if (t > 1) [t, s] = [1, clamp((b - c) / a)];
-		}
-	}
-	return norm(sub(add(p1, scale(d1, s)), add(p2, scale(d2, t))));
 }

@@ -30,10 +30,6 @@ export function signatureOf(strands: readonly Strand[]): string {
 	return `${knots.join(';')}|${links.join()}`;
 }
 
-/** Whether two pictures show the same tying: nothing that can be pushed about makes a difference, this does. */
-export const tiedAlike = (a: readonly Strand[], b: readonly Strand[]): boolean =>
-	signatureOf(a) === signatureOf(b);
-
 const overs = (crossings: readonly Crossing[]): string[] =>
 	crossings
 		.map(

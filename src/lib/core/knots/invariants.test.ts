@@ -1,8 +1,9 @@
+import { knotOf, segmentDistance } from './checks';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { crossingsOf, type Curve } from './crossings';
-import { segmentDistance, smooth, type Vec3 } from './curve';
-import { closedAbove, gaussCode, knotOf, linkingNumber, straightened } from './invariants';
+import { smooth, type Vec3 } from './curve';
+import { closedAbove, gaussCode, linkingNumber, straightened } from './invariants';
 
 const N = 400;
 const closed = (at: (t: number) => Vec3, n = N): Curve => ({

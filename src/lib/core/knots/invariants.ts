@@ -1,5 +1,5 @@
 import type { Vec3 } from './curve';
-import { crossingsOf, type Crossing, type Curve } from './crossings';
+import { type Crossing, type Curve } from './crossings';
 import { determinantUpToUnit, isZero, plus, type Laurent, type Row } from './laurent';
 
 /** Passages of one curve in the order it runs through them: crossing number, and whether it is on top. */
@@ -22,12 +22,6 @@ export function gaussCode(curves: number, crossings: readonly Crossing[]): Gauss
 			.map(({ crossing, over, sign }) => ({ crossing, over, sign }))
 	);
 }
-
-/** Sum of the signs where a curve crosses itself. */
-export const writhe = (crossings: readonly Crossing[], curve: number): number =>
-	crossings
-		.filter(({ over, under }) => over.curve === curve && under.curve === curve)
-		.reduce((sum, { sign }) => sum + sign, 0);
 
 /** Half the sum of the signs where two curves cross: a whole number for closed ones. */
 export const linkingNumber = (crossings: readonly Crossing[], a: number, b: number): number =>
@@ -109,10 +103,6 @@ export function alexander(code: readonly GaussEntry[]): number[] {
 	return coefficients[0]! < 0 ? coefficients.map((c) => 0 - c) : coefficients;
 }
 
-/** |Δ(−1)|: 1 for the unknot, odd for every knot. */
-export const knotDeterminant = (polynomial: readonly number[]): number =>
-	Math.abs(polynomial.reduce((sum, c, i) => sum + (i % 2 === 0 ? c : -c), 0));
-
 /**
  * An open curve closed high above everything, so that the closing adds no crossing under anything: its ends go
  * straight up and are joined there.
@@ -121,21 +111,4 @@ export function closedAbove(points: readonly Vec3[]): Curve {
 	const top = Math.max(...points.map(([, , z]) => z)) + 10;
 	const [first, last] = [points[0]!, points.at(-1)!];
 	return { closed: true, points: [...points, [last[0], last[1], top], [first[0], first[1], top]] };
-}
-
-/** Invariants of one closed curve. */
-export function knotOf(curve: Curve): {
-	crossings: number;
-	writhe: number;
-	alexander: number[];
-	determinant: number;
-} {
-	const crossings = crossingsOf([curve]);
-	const polynomial = alexander(gaussCode(1, crossings)[0]!);
-	return {
-		crossings: crossings.length,
-		writhe: writhe(crossings, 0),
-		alexander: polynomial,
-		determinant: knotDeterminant(polynomial)
-	};
 }

@@ -1,9 +1,10 @@
+import { knotOf, windings } from './checks';
 import { describe, expect, it } from 'vitest';
 import { findKnot } from './catalogue';
 import { crossingsOf } from './crossings';
 import type { Vec3 } from './curve';
-import { closedAbove, knotOf, linkingNumber } from './invariants';
-import { windings, type Strand } from './strand';
+import { closedAbove, linkingNumber } from './invariants';
+import { type Strand } from './strand';
 
 const stageOf = (slug: string, stage: number, wraps: number): readonly Strand[] =>
 	findKnot(slug)!.stages.at(stage)!.strands(wraps);

@@ -1,8 +1,9 @@
+import { knotOf, tiedAlike } from './checks';
 import { describe, expect, it } from 'vitest';
 import { findKnot, KNOTS } from './catalogue';
 import { crossingsOf } from './crossings';
-import { flaws, flipped, signatureOf, tiedAlike } from './flaws';
-import { closedAbove, knotOf } from './invariants';
+import { flaws, flipped, signatureOf } from './flaws';
+import { closedAbove } from './invariants';
 import { exercisesOf, practiceWraps } from './practice';
 
 const finished = (slug: string, wraps: number) => findKnot(slug)!.stages.at(-1)!.strands(wraps);

@@ -1,6 +1,6 @@
 import { fromGrams, toMm } from '../units/units';
 import { DENSITIES, STANDARD_GRAINS, type Density, type LineClass } from './class';
-import { headOf, massG, scaleBulk, totalLengthMm, type LineSection } from './sections';
+import { headOf, massG, scaleBulk, type LineSection } from './sections';
 
 const WEIGHED_MM = toMm(30, 'ft');
 /** A level tip up to so long stands outside the weighed 30 ft. */
@@ -63,14 +63,3 @@ export const scaleToMass = (
 	grams: number,
 	densityGPerCm3: number
 ): LineSection[] => scaleBulk(sections, grams / massG(sections, densityGPerCm3));
-
-/** Diameter at a distance from the rear end, mm; undefined beyond the ends. */
-export function diameterAt(sections: readonly LineSection[], atMm: number): number | undefined {
-	if (atMm < 0 || atMm > totalLengthMm(sections)) return undefined;
-	let start = 0;
-	for (const section of sections) {
-		if (atMm <= start + section.lengthMm) return headOf(section, atMm - start).endDiameterMm;
-		start += section.lengthMm;
-	}
-	return sections.at(-1)?.endDiameterMm;
-}

@@ -42,12 +42,6 @@ export function twistAlong(
 	return entries.map((entry) => times((now = after(now, entry, metres, growth)), 1 / metres));
 }
 
-/** The twist of a line now: the last of {@link twistAlong}. */
-export function twistNow(entries: readonly TwistEntry[], lengthMm: number, growth?: Turns): TwistNow {
-	const perMetre = twistAlong(entries, lengthMm, growth).at(-1) ?? NO_TURNS;
-	return { turns: times(perMetre, lengthMm / 1000), perMetre };
-}
-
 function after(now: Turns, entry: TwistEntry, metres: number, growth: Turns): Turns {
 	switch (entry.kind) {
 		case 'nothing':

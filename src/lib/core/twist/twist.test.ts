@@ -1,8 +1,8 @@
 import { keys } from '../keys';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { corrected, plus, rangeOf, type Turns } from './belief';
-import { learnGrowth, loopTest, twistNow, twistVerdict, USUAL_GROWTH, type TwistEntry } from './ledger';
+import { corrected, plus, rangeOf, times, type Turns } from './belief';
+import { learnGrowth, loopTest, twistAlong, twistVerdict, USUAL_GROWTH, type TwistEntry } from './ledger';
 import { machineSays, MACHINE_SCHOOLS } from './schools';
 import { coil, linkOf, twistOf, writheOf } from './testing';
 import {
@@ -129,7 +129,10 @@ describe('what a transfer adds', () => {
 
 describe('a line and its ledger', () => {
 	const METRES = 30;
-	const now = (entries: readonly TwistEntry[]) => twistNow(entries, 1000 * METRES);
+	const now = (entries: readonly TwistEntry[]) => {
+		const perMetre = twistAlong(entries, 1000 * METRES).at(-1) ?? { mean: 0, sd: 0 };
+		return { perMetre, turns: times(perMetre, METRES) };
+	};
 	it('is the sum of what was added, less what was let out', () => {
 		const added: TwistEntry[] = [
 			{ kind: 'transfer', turns: { mean: 40, sd: 3 } },

@@ -2,7 +2,7 @@
  * Exact conversion factors, and brands so that a length in one unit never passes for another.
  *
  * Source: NIST Special Publication 811 (2008), appendix B: 1 in = 25.4 mm, 1 ft = 304.8 mm,
- * 1 yd = 914.4 mm, 1 grain = 64.798 91 mg, 1 lbf = 4.448 221 615 260 5 N, all exact.
+ * 1 yd = 914.4 mm, 1 grain = 64.798 91 mg, all exact.
  */
 declare const unit: unique symbol;
 export type Millimetres = number & { readonly [unit]: 'mm' };
@@ -10,7 +10,6 @@ export type Grams = number & { readonly [unit]: 'g' };
 
 export const LENGTH_UNITS_MM = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8, yd: 914.4 } as const;
 export const MASS_UNITS_G = { g: 1, kg: 1000, mg: 0.001, gr: 0.064_798_91 } as const;
-export const POUND_FORCE_N = 4.448_221_615_260_5;
 
 export type LengthUnit = keyof typeof LENGTH_UNITS_MM;
 export type MassUnit = keyof typeof MASS_UNITS_G;

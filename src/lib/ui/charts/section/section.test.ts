@@ -1,12 +1,12 @@
 import {
 	level,
-	spoolFromProfile,
 	straightSpool,
 	taperOf,
 	totalVolumeMm3,
 	widthAtRadius,
 	type Spool
 } from '$lib/core';
+import { spoolFromProfile } from '$lib/core/spool';
 import { describe, expect, it } from 'vitest';
 import { dotPaths, rowPaths } from './dots';
 import { gapBounds, ruleTicks, sectionLayout } from './layout';
