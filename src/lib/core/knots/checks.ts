@@ -6,7 +6,7 @@ import type { Strand } from './strand';
 
 /** What the tests measure of a knot; nothing else needs it. */
 
-const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /** |Δ(−1)|: 1 for the unknot, odd for every knot. */
 export const knotDeterminant = (polynomial: readonly number[]): number =>

@@ -1,5 +1,6 @@
 import { crossingsOf } from '../knots/crossings';
-import { add, cross, dot, norm, scale, sub, type Vec3 } from '../knots/curve';
+import { dot } from '../knots/checks';
+import { add, cross, norm, scale, sub, type Vec3 } from '../knots/curve';
 import { linkingNumber } from '../knots/invariants';
 
 const unit = (v: Vec3): Vec3 => scale(v, 1 / norm(v));
