@@ -1,9 +1,11 @@
 import { matchMatrix, matchPair } from '$lib/core';
 import { describe, expect, it } from 'vitest';
-import { ownLines, ownSpools } from './match';
+import { lineForms, ownLines, ownSpools } from './match';
+import type { SetupForm } from './form';
 import { newComponent, newSetup, PRESETS } from './presets';
 import { measured } from './testing';
 
+const linesOf = (...forms: SetupForm[]) => ownLines(lineForms(forms.map(({ fill }) => fill)), 'yd-mm');
 const spey = () => {
 	const form = measured('112 mm', '44 mm', '32 mm');
 	form.fill.stack = PRESETS.find(({ slug }) => slug === 'full-spey')!.stack();
@@ -21,14 +23,14 @@ const spey = () => {
 
 describe('all my lines', () => {
 	it('are lines and heads, swaps too, each once', () => {
-		const lines = ownLines([measured(), measured(), spey()], 'yd-mm');
+		const lines = linesOf(measured(), measured(), spey());
 		expect(lines.map(({ short }) => short).sort()).toEqual(['WF5F', 'Winter head', 'head #11']);
 		expect(new Set(lines.map(({ key }) => key)).size).toBe(3);
 	});
 	it('one that cannot be read is left out', () => {
 		const form = measured();
 		form.fill.stack[1] = { ...newComponent('line', 'line'), length: '1 yd' };
-		expect(ownLines([form], 'yd-mm')).toEqual([]);
+		expect(linesOf(form)).toEqual([]);
 	});
 });
 
@@ -58,7 +60,7 @@ describe('the matrix', () => {
 		],
 		'yd-mm'
 	).map(({ spool }) => spool);
-	const lines = ownLines([measured(), spey()], 'yd-mm');
+	const lines = linesOf(measured(), spey());
 	const backing = { diameterMm: 0.48, layEfficiency: 0.9 };
 	const run = (gapMm: number) => {
 		const running = matchMatrix(spools, lines, backing, gapMm);

@@ -1,8 +1,8 @@
 import { isKnown, spoolOf, type MatchLine, type Spool } from '$lib/core';
 import { Reader } from './read-text';
-import { newComponent } from './presets';
+import { newComponent, newSetup } from './presets';
 import { readParts } from './read-strands';
-import type { ComponentForm, SetupForm, SpoolForm } from './form';
+import type { ComponentForm, FillForm, SpoolForm } from './form';
 import { readSource } from './read-spool';
 import type { UnitSystem } from '$lib/wording/units';
 
@@ -25,27 +25,32 @@ export interface OwnSpool {
 const isLine = ({ role }: ComponentForm): boolean => role === 'line' || role === 'head';
 
 /** Swaps as parts of their own. */
-const swapped = ({ fill }: SetupForm): ComponentForm[] =>
-	fill.swaps.flatMap(({ id, of, made, length, note }) => {
-		const role = fill.stack.find((component) => component.id === of)?.role;
+const swapped = ({ stack, swaps }: FillForm): ComponentForm[] =>
+	swaps.flatMap(({ id, of, made, length, note }) => {
+		const role = stack.find((component) => component.id === of)?.role;
 		return role ? [{ ...newComponent(id, role, made), length, note }] : [];
 	});
 
-/** Every line and head in these set-ups, each once. */
-export function ownLines(forms: readonly SetupForm[], units: UnitSystem): OwnLine[] {
-	const lines = new Map<string, OwnLine>();
-	for (const form of forms)
-		for (const component of [...form.fill.stack, ...swapped(form)].filter(isLine)) {
-			const { made, length, note, role } = component;
-			const key = JSON.stringify([role, made, length, note]);
-			if (lines.has(key)) continue;
-			const reader = new Reader();
-			const [part] = readParts({ ...form.fill, stack: [{ ...component, solve: false }] }, units, reader);
-			if (reader.issues.length > 0 || !part || !isKnown(part.component)) continue;
-			const { sections, layEfficiency } = part.component;
-			lines.set(key, { key, label: part.label, short: part.short, sections, layEfficiency, form: component });
-		}
-	return [...lines.values()].sort((a, b) => a.short.localeCompare(b.short, 'en', { numeric: true }));
+const keyOf = ({ role, made, length, note }: ComponentForm): string =>
+	JSON.stringify([role, made, length, note]);
+
+/** Every line and head in these fills, each once. */
+export function lineForms(fills: readonly FillForm[]): ComponentForm[] {
+	const all = fills.flatMap((fill) => [...fill.stack, ...swapped(fill)]).filter(isLine);
+	return [...new Map(all.map((form) => [keyOf(form), form])).values()];
+}
+
+/** The lines that are described well enough to be wound, by name. */
+export function ownLines(forms: readonly ComponentForm[], units: UnitSystem): OwnLine[] {
+	const { fill } = newSetup();
+	const lines = forms.flatMap((form): OwnLine[] => {
+		const reader = new Reader();
+		const [part] = readParts({ ...fill, stack: [{ ...form, solve: false }] }, units, reader);
+		if (reader.issues.length > 0 || !part || !isKnown(part.component)) return [];
+		const { sections, layEfficiency } = part.component;
+		return [{ key: keyOf(form), label: part.label, short: part.short, sections, layEfficiency, form }];
+	});
+	return lines.sort((a, b) => a.short.localeCompare(b.short, 'en', { numeric: true }));
 }
 
 /** Every spool that is known well enough to be reckoned with. */

@@ -6,4 +6,4 @@
 
 <svelte:head><title>Match · Wendle</title></svelte:head>
 
-<Match rack={data.rack} />
+<Match spools={data.spools} lines={data.lines} />

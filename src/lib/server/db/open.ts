@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from
 import { join } from 'node:path';
 import { migrationSource } from '../migrations';
 import { rememberFile } from './file';
+import { COLUMN_NAMES } from './names';
 import { DataTrouble, troubleBehind } from './trouble';
 
 /** Waits this long for another writer before giving up, ms. */
@@ -14,8 +15,10 @@ const DAY_MS = 86_400_000;
 const FILE = 'wendle.sqlite';
 export const fileIn = (directory: string): string => join(directory, FILE);
 
-const connect = (filename: string): Knex =>
+/** @param names how columns are named; migrations speak of them as they are in the file */
+const connect = (filename: string, names: typeof COLUMN_NAMES | undefined): Knex =>
 	knex({
+		...names,
 		client: 'better-sqlite3',
 		connection: { filename },
 		useNullAsDefault: true,
@@ -39,14 +42,12 @@ const connect = (filename: string): Knex =>
 		}
 	});
 
-async function migrated(filename: string): Promise<Knex> {
-	const db = connect(filename);
+async function migrate(filename: string): Promise<void> {
+	const db = connect(filename, undefined);
 	try {
 		await db.migrate.latest({ migrationSource });
-		return db;
-	} catch (error) {
+	} finally {
 		await db.destroy();
-		throw error;
 	}
 }
 
@@ -55,7 +56,7 @@ async function create(directory: string): Promise<void> {
 	for (const left of readdirSync(directory))
 		if (left.startsWith(`${FILE}.new`)) rmSync(join(directory, left));
 	const beside = join(directory, `${FILE}.new-${process.pid}`);
-	await (await migrated(beside)).destroy();
+	await migrate(beside);
 	if (existsSync(fileIn(directory))) rmSync(beside);
 	else renameSync(beside, fileIn(directory));
 }
@@ -71,10 +72,11 @@ export async function openDatabase(directory: string): Promise<Knex> {
 		mkdirSync(directory, { recursive: true });
 		if (!existsSync(path)) await create(directory);
 		else if (statSync(path).size === 0) throw new DataTrouble('data_empty', path);
-		const db = await migrated(path);
+		await migrate(path);
+		const db = connect(path, COLUMN_NAMES);
 		rememberFile(db, path);
 		const before = new Date(Date.now() - WRITES_KEPT_DAYS * DAY_MS).toISOString();
-		await db('writes').where('written_at', '<', before).delete();
+		await db('writes').where('writtenAt', '<', before).delete();
 		return db;
 	} catch (error) {
 		throw troubleBehind(error, path) ?? error;

@@ -151,8 +151,8 @@ describe('a data file that cannot be used says what it is and what to do', () =>
 		await expect(openDatabase(file)).rejects.toMatchObject({ code: 'data_unopened' });
 	});
 	it('full, read-only or busy', async () => {
-		const { page_count } = ((await db.raw('pragma page_count')) as { page_count: number }[])[0]!;
-		await db.raw(`pragma max_page_count = ${page_count}`);
+		const { pageCount } = ((await db.raw('pragma page_count')) as { pageCount: number }[])[0]!;
+		await db.raw(`pragma max_page_count = ${pageCount}`);
 		const big = async (): Promise<unknown> =>
 			write(db, { id: 'big-write' }, async (trx, now) => {
 				await insertPhoto(trx, 'big', new Uint8Array(500_000), now);

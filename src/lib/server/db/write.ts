@@ -52,7 +52,7 @@ async function answeredBefore<T>(
 ): Promise<Outcome<T> | undefined> {
 	const { id, digest = '' } = asked;
 	const fresh: unknown[] = await trx('writes')
-		.insert({ id, digest, answer: 'null', written_at: now })
+		.insert({ id, digest, answer: 'null', writtenAt: now })
 		.onConflict('id')
 		.ignore()
 		.returning('id');

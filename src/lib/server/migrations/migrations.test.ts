@@ -152,10 +152,10 @@ describe('a database made by the version before', () => {
 			unknown
 		>[];
 		const first = (await listRecords(db)).find(({ typed }) => typed.note === 'first')!;
-		expect(ended[0]).toMatchObject({ id: 'old-run-0001', record_id: first.id });
+		expect(ended[0]).toMatchObject({ id: 'old-run-0001', recordId: first.id });
 		// The last winding was written down after the second run had begun, and ended it.
 		const last = (await listRecords(db)).find(({ typed }) => typed.note === 'long depth')!;
-		expect(ended[1]).toMatchObject({ id: 'old-run-0002', record_id: last.id });
+		expect(ended[1]).toMatchObject({ id: 'old-run-0002', recordId: last.id });
 		const sinker = (await rack(db)).find(({ form }) => form.name === 'Tarn reel B, sinker')!;
 		expect(sinker.planned!.done).toHaveLength(6);
 	});

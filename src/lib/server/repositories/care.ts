@@ -19,49 +19,64 @@ export interface CareEvents {
 const MOVES: ReadonlySet<string> = new Set(['came', 'moved', 'undone']);
 const readBefore = new ReadBefore<CareEvents>();
 
-const Gathered = z.object({ kept_id: z.string(), events: z.string() });
+const Gathered = z.object({
+	keptId: z.string(),
+	events: z.string(),
+	last: z.number().int(),
+	/** How many of them are no JSON at all. */
+	broken: z.number().int()
+});
 const EventRow = z.object({ id: z.string(), event: json(KeptCareEvent) });
 
 /** All events, by the strand they are about, in the order they arrived. What was read before is not read again. */
 export async function listCareEvents(db: Knex): Promise<CareEvents> {
 	const before = readBefore.get(db) ?? { byKept: new Map(), arrival: 0, moves: {} };
-	const last = z
-		.object({ last: z.number().int().nullable() })
-		.parse(await db('care_events').max({ last: 'arrival' }).first()).last;
-	if (last === null || last <= before.arrival) return before;
-	const fresh = (): Knex.QueryBuilder =>
-		db('care_events').where('arrival', '>', before.arrival).where('arrival', '<=', last);
+	const fresh = (): Knex.QueryBuilder => db('care_events').where('arrival', '>', before.arrival);
 	// One row a strand: a hundred thousand of them would take longer to hand over than to read.
 	const rows = z
 		.array(Gathered)
 		.parse(
 			await db
-				.select('kept_id', db.raw(`'[' || group_concat(event) || ']' as events`))
-				.from(fresh().whereRaw('json_valid(event)').orderBy('arrival').as('fresh'))
-				.groupBy('kept_id')
+				.select(
+					'keptId',
+					db.raw(
+						`'[' || coalesce(group_concat(case when json_valid(event) then event end), '') || ']' as events`
+					),
+					db.raw('max(arrival) as last'),
+					db.raw('sum(not json_valid(event)) as broken')
+				)
+				.from(fresh().orderBy('arrival').as('fresh'))
+				.groupBy('keptId')
 		);
-	readRows(
-		db,
-		'care_events',
-		EventRow,
-		await fresh().whereRaw('not json_valid(event)').select('id', 'event')
-	);
+	if (rows.length === 0) return before;
+	if (rows.some(({ broken }) => broken > 0))
+		readRows(
+			db,
+			'care_events',
+			EventRow,
+			await fresh().whereRaw('not json_valid(event)').select('id', 'event')
+		);
 	const byKept = new Map(before.byKept);
-	let moves = before.moves;
-	for (const { kept_id, events } of rows) {
-		const added: CareEvent[] = [];
-		for (const raw of JSON.parse(events) as unknown[]) {
-			const read = KeptCareEvent.safeParse(raw);
-			if (read.success) added.push(read.data as CareEvent);
-			else noteUnreadable(db, { table: 'care_events', id: idOf(raw), issues: wordShape(read.error) });
-		}
+	let { moves, arrival } = before;
+	for (const { keptId, events, last } of rows) {
+		const added = eventsIn(db, events);
 		if (added.some(({ kind }) => MOVES.has(kind))) moves = {};
-		byKept.set(kept_id, [...(byKept.get(kept_id) ?? []), ...added]);
+		byKept.set(keptId, [...(byKept.get(keptId) ?? []), ...added]);
+		arrival = Math.max(arrival, last);
 	}
-	const now = { byKept, arrival: last, moves };
+	const now = { byKept, arrival, moves };
 	readBefore.set(db, now);
 	return now;
 }
+
+/** The events that read, of a list of them as text. */
+const eventsIn = (db: Knex, text: string): CareEvent[] =>
+	(JSON.parse(text) as unknown[]).flatMap((raw) => {
+		const read = KeptCareEvent.safeParse(raw);
+		if (read.success) return [read.data as CareEvent];
+		noteUnreadable(db, { table: 'care_events', id: idOf(raw), issues: wordShape(read.error) });
+		return [];
+	});
 
 const idOf = (raw: unknown): string => String((raw as { id?: unknown } | null)?.id);
 
@@ -72,7 +87,7 @@ export async function insertCareEvents(
 ): Promise<void> {
 	for (const { keptId, event } of events)
 		await trx('care_events')
-			.insert({ id: event.id, kept_id: keptId, event: jsonText(KeptCareEvent, event, 'event') })
+			.insert({ id: event.id, keptId: keptId, event: jsonText(KeptCareEvent, event, 'event') })
 			.onConflict('id')
 			.ignore();
 }

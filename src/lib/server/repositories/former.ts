@@ -13,7 +13,7 @@ export async function keepFormer(
 	now: string
 ): Promise<void> {
 	await trx('former')
-		.insert({ of, id: row.id, version: row.version, text: row.text, replaced_at: now })
+		.insert({ of, id: row.id, version: row.version, text: row.text, replacedAt: now })
 		.onConflict(['of', 'id', 'version'])
 		.merge();
 	await trx('former')

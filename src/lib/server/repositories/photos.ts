@@ -5,7 +5,7 @@ import type { Writing } from '../db/write';
 /** Keeps a photo under an id of the sender's; one that is there stays as it is. */
 export async function insertPhoto(trx: Writing, id: string, jpeg: Uint8Array, now: string): Promise<void> {
 	await trx('photos')
-		.insert({ id, jpeg: Buffer.from(jpeg), created_at: now })
+		.insert({ id, jpeg: Buffer.from(jpeg), createdAt: now })
 		.onConflict('id')
 		.ignore();
 }

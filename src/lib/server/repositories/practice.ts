@@ -67,13 +67,13 @@ export async function countSessions(db: Knex): Promise<Map<string, number>> {
 
 export async function findSeason(db: Knex): Promise<Day | null> {
 	const row = z
-		.object({ winds_on: DayText })
+		.object({ windsOn: DayText })
 		.optional()
-		.parse(await db('season').where({ id: 1 }).first('winds_on'));
-	return row?.winds_on ?? null;
+		.parse(await db('season').where({ id: 1 }).first('windsOn'));
+	return row?.windsOn ?? null;
 }
 
 export async function putSeason(trx: Writing, windsOn: Day | null): Promise<void> {
 	if (windsOn === null) await trx('season').where({ id: 1 }).delete();
-	else await trx('season').insert({ id: 1, winds_on: windsOn.toString() }).onConflict('id').merge();
+	else await trx('season').insert({ id: 1, windsOn: windsOn.toString() }).onConflict('id').merge();
 }

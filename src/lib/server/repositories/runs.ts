@@ -5,31 +5,23 @@ import { z } from 'zod';
 import type { Writing } from '../db/write';
 import { json, jsonText, readRow, readRows } from './columns';
 
-const Row = z.object({ arrival: z.number().int(), run_id: z.string(), event: json(RunEventShape) });
-const EVENT_COLUMNS = ['arrival', 'run_id', 'event'];
+const Row = z.object({ arrival: z.number().int(), runId: z.string(), event: json(RunEventShape) });
+const EVENT_COLUMNS = ['arrival', 'runId', 'event'];
 
 /** Events that read; one that does not is noted, under the number it arrived with. */
 const readEvents = (db: Knex, rows: readonly unknown[]): z.output<typeof Row>[] =>
 	readRows(db, 'run_events', Row, rows, 'arrival');
-const RunRow = z
-	.object({
-		id: z.string(),
-		setup_id: z.string(),
-		created_at: z.string(),
-		job: z.string(),
-		ended_at: z.string().nullable(),
-		record_id: z.string().nullable()
-	})
-	.transform(({ setup_id, created_at, ended_at, record_id, ...run }) => ({
-		...run,
-		setupId: setup_id,
-		createdAt: created_at,
-		endedAt: ended_at,
-		recordId: record_id
-	}));
+const RunRow = z.object({
+	id: z.string(),
+	setupId: z.string(),
+	createdAt: z.string(),
+	job: z.string(),
+	endedAt: z.string().nullable(),
+	recordId: z.string().nullable()
+});
 export type RunRow = z.output<typeof RunRow>;
 
-const COLUMNS = ['id', 'setup_id', 'created_at', 'job', 'ended_at', 'record_id'];
+const COLUMNS = ['id', 'setupId', 'createdAt', 'job', 'endedAt', 'recordId'];
 
 /** Jobs that end with a record of what was wound. */
 export const WINDINGS: readonly string[] = ['wind', 'swap'];
@@ -41,14 +33,14 @@ export async function insertRun(
 	now: string
 ): Promise<void> {
 	await trx('runs')
-		.insert({ id: run.id, setup_id: run.setupId, job: run.job, created_at: now })
+		.insert({ ...run, createdAt: now })
 		.onConflict('id')
 		.ignore();
 }
 
 /** Ends a run by itself, without a record. False when it has ended before. */
 export const markEnded = async (trx: Writing, id: string, at: string): Promise<boolean> =>
-	(await trx('runs').where({ id }).whereNull('ended_at').update({ ended_at: at })) > 0;
+	(await trx('runs').where({ id }).whereNull('endedAt').update({ endedAt: at })) > 0;
 
 /** A record ends every winding of its set-up that is begun, in whichever window that was. */
 export async function endWindings(
@@ -57,15 +49,15 @@ export async function endWindings(
 	at: string
 ): Promise<void> {
 	await trx('runs')
-		.where({ setup_id: record.setupId })
+		.where({ setupId: record.setupId })
 		.whereIn('job', [...WINDINGS])
-		.whereNull('ended_at')
-		.update({ ended_at: at, record_id: record.id });
+		.whereNull('endedAt')
+		.update({ endedAt: at, recordId: record.id });
 }
 
 /** The run that a record ended goes on where that record is undone, and is over again with it. */
 export async function markEndedBy(trx: Writing, recordId: string, at: string | null): Promise<void> {
-	await trx('runs').where({ record_id: recordId }).update({ ended_at: at });
+	await trx('runs').where({ recordId }).update({ endedAt: at });
 }
 
 export const findRun = async (db: Knex, id: string): Promise<RunRow | undefined> =>
@@ -77,27 +69,39 @@ export const listRuns = async (db: Knex, setupId: string): Promise<RunRow[]> =>
 		db,
 		'runs',
 		RunRow,
-		await db('runs')
-			.where({ setup_id: setupId })
-			.select(COLUMNS)
-			.orderBy('created_at', 'desc')
-			.orderBy('rowid', 'desc')
+		await db('runs').where({ setupId }).select(COLUMNS).orderBy('createdAt', 'desc').orderBy('rowid', 'desc')
 	);
 
+/** A run with what happened in it beside turns. */
+export interface BegunRun extends RunRow {
+	readonly events: readonly RunEvent[];
+}
+
+/** Which events are no turns: few, however long the count. Text that is no JSON is among them, to be noted. */
+const BESIDE_TURNS = `case when json_valid(event) then json_extract(event, '$.kind') not in ('turns', 'counter') else 1 end`;
+
 /** The newest run of every set-up and job that has not ended. */
-export async function openRuns(db: Knex): Promise<RunRow[]> {
-	const rows = readRows(
-		db,
-		'runs',
-		RunRow,
-		await db('runs').select(COLUMNS).whereNull('ended_at').orderBy('created_at').orderBy('rowid')
-	);
-	return [...new Map(rows.map((row) => [`${row.setupId}/${row.job}`, row])).values()];
+export async function openRuns(db: Knex): Promise<BegunRun[]> {
+	const rows = (await db('runs')
+		.leftJoin('run_events', (on) => on.on('runs.id', 'run_events.runId').andOn(db.raw(BESIDE_TURNS)))
+		.whereNull('endedAt')
+		.select(...COLUMNS.map((column) => `runs.${column}`), 'runId', 'arrival', 'event')
+		.orderBy('createdAt')
+		.orderBy('runs.rowid')
+		.orderBy('arrival')) as (Record<string, unknown> & { id: string; event: string | null })[];
+	const eventsOf = new Map<string, unknown[]>();
+	for (const row of rows)
+		if (row.event !== null) eventsOf.set(row.id, [...(eventsOf.get(row.id) ?? []), row]);
+	const runs = readRows(db, 'runs', RunRow, [...new Map(rows.map((row) => [row.id, row])).values()]);
+	return [...new Map(runs.map((run) => [`${run.setupId}/${run.job}`, run])).values()].map((run) => ({
+		...run,
+		events: readEvents(db, eventsOf.get(run.id) ?? []).map(({ event }) => event)
+	}));
 }
 
 /** Ids of runs that ended in a record or not, the newest first. */
 export async function newestRunIds(db: Knex, limit: number): Promise<string[]> {
-	const rows = await db('runs').select('id').orderBy('created_at', 'desc').limit(limit);
+	const rows = await db('runs').select('id').orderBy('createdAt', 'desc').limit(limit);
 	return z
 		.array(z.object({ id: z.string() }))
 		.parse(rows)
@@ -112,16 +116,14 @@ export async function eventsBesideTurns(
 	const rows = readEvents(
 		db,
 		await db('run_events')
-			.whereIn('run_id', [...runIds])
+			.whereIn('runId', [...runIds])
 			// What is no JSON is told from the rest before it is looked into.
-			.whereRaw(
-				`case when json_valid(event) then json_extract(event, '$.kind') not in ('turns', 'counter') else 1 end`
-			)
+			.whereRaw(BESIDE_TURNS)
 			.select(EVENT_COLUMNS)
 			.orderBy('arrival')
 	);
 	const byRun = new Map<string, RunEvent[]>();
-	for (const { run_id, event } of rows) byRun.set(run_id, [...(byRun.get(run_id) ?? []), event]);
+	for (const { runId, event } of rows) byRun.set(runId, [...(byRun.get(runId) ?? []), event]);
 	return byRun;
 }
 
@@ -130,12 +132,12 @@ export async function appendEvents(trx: Writing, runId: string, events: readonly
 	await trx('run_events')
 		.insert(
 			events.map((event) => ({
-				run_id: runId,
+				runId,
 				id: event.id,
 				event: jsonText(RunEventShape, event, 'events')
 			}))
 		)
-		.onConflict(['run_id', 'id'])
+		.onConflict(['runId', 'id'])
 		.ignore();
 }
 
@@ -143,14 +145,14 @@ export async function appendEvents(trx: Writing, runId: string, events: readonly
 export async function lastArrival(db: Knex, runId: string): Promise<number> {
 	const row = z
 		.object({ last: z.number().int().nullable() })
-		.parse(await db('run_events').where({ run_id: runId }).max({ last: 'arrival' }).first());
+		.parse(await db('run_events').where({ runId }).max({ last: 'arrival' }).first());
 	return row.last ?? 0;
 }
 
 /** What arrived after `after`, in the order it came. */
 export async function eventsAfter(db: Knex, runId: string, after: number): Promise<RunEvents> {
 	const found = await db('run_events')
-		.where({ run_id: runId })
+		.where({ runId })
 		.where('arrival', '>', after)
 		.select(EVENT_COLUMNS)
 		.orderBy('arrival');

@@ -5,27 +5,25 @@ import type { Writing } from '../db/write';
 import { json, jsonText, readRow, readRows } from './columns';
 import { keepFormer } from './former';
 
-const Row = z
-	.object({
-		id: z.string(),
-		spool_id: z.string(),
-		fill: json(FillForm),
-		version: z.number().int(),
-		updated_at: z.string()
-	})
-	.transform(({ spool_id, updated_at, ...row }) => ({ ...row, spoolId: spool_id, updatedAt: updated_at }));
-export type SetupRow = z.output<typeof Row>;
+export const SetupRow = z.object({
+	id: z.string(),
+	spoolId: z.string(),
+	fill: json(FillForm),
+	version: z.number().int(),
+	updatedAt: z.string()
+});
+export type SetupRow = z.output<typeof SetupRow>;
 
-const COLUMNS = ['id', 'spool_id', 'fill', 'version', 'updated_at'];
+export const SETUP_COLUMNS = ['id', 'spoolId', 'fill', 'version', 'updatedAt'];
 
-const living = (db: Knex): Knex.QueryBuilder => db('setups').whereNull('dropped_at');
+const living = (db: Knex): Knex.QueryBuilder => db('setups').whereNull('droppedAt');
 
 /** All set-ups, newest last. */
 export const listSetups = async (db: Knex): Promise<SetupRow[]> =>
-	readRows(db, 'setups', Row, await living(db).select(COLUMNS).orderBy('created_at').orderBy('id'));
+	readRows(db, 'setups', SetupRow, await living(db).select(SETUP_COLUMNS).orderBy('createdAt').orderBy('id'));
 
 export const findSetup = async (db: Knex, id: string): Promise<SetupRow | undefined> =>
-	readRow(db, 'setups', Row, await living(db).where({ id }).first(COLUMNS));
+	readRow(db, 'setups', SetupRow, await living(db).where({ id }).first(SETUP_COLUMNS));
 
 export async function insertSetup(
 	trx: Writing,
@@ -34,11 +32,11 @@ export async function insertSetup(
 ): Promise<void> {
 	await trx('setups').insert({
 		id: setup.id,
-		spool_id: setup.spoolId,
+		spoolId: setup.spoolId,
 		fill: jsonText(FillForm, setup.fill, 'form', 'fill'),
 		version: 1,
-		created_at: now,
-		updated_at: now
+		createdAt: now,
+		updatedAt: now
 	});
 }
 
@@ -53,9 +51,9 @@ export async function updateSetup(
 	await keepFormer(trx, 'setups', { id, version, text: JSON.stringify(before.fill) }, now);
 	await trx('setups')
 		.where({ id })
-		.update({ fill: jsonText(FillForm, fill, 'form', 'fill'), version: version + 1, updated_at: now });
+		.update({ fill: jsonText(FillForm, fill, 'form', 'fill'), version: version + 1, updatedAt: now });
 }
 
 /** Drops a plan, or takes it up again: nothing of it is lost. */
 export const markDropped = async (trx: Writing, id: string, droppedAt: string | null): Promise<boolean> =>
-	(await trx('setups').where({ id }).update({ dropped_at: droppedAt })) > 0;
+	(await trx('setups').where({ id }).update({ droppedAt: droppedAt })) > 0;

@@ -5,22 +5,25 @@ import type { Writing } from '../db/write';
 import { json, jsonText, readRow, readRows } from './columns';
 import { keepFormer } from './former';
 
-const Row = z
-	.object({ id: z.string(), form: json(SpoolForm), version: z.number().int(), created_at: z.string() })
-	.transform(({ created_at, ...row }) => ({ ...row, createdAt: created_at }));
-export type SpoolRow = z.output<typeof Row>;
+export const SpoolRow = z.object({
+	id: z.string(),
+	form: json(SpoolForm),
+	version: z.number().int(),
+	createdAt: z.string()
+});
+export type SpoolRow = z.output<typeof SpoolRow>;
 
-const COLUMNS = ['id', 'form', 'version', 'created_at'];
-const living = (db: Knex): Knex.QueryBuilder => db('spools').whereNull('deleted_at');
+export const SPOOL_COLUMNS = ['id', 'form', 'version', 'createdAt'];
+const living = (db: Knex): Knex.QueryBuilder => db('spools').whereNull('deletedAt');
 
 export const listSpools = async (db: Knex): Promise<SpoolRow[]> =>
-	readRows(db, 'spools', Row, await living(db).select(COLUMNS).orderBy('created_at').orderBy('id'));
+	readRows(db, 'spools', SpoolRow, await living(db).select(SPOOL_COLUMNS).orderBy('createdAt').orderBy('id'));
 
 export const findSpool = async (db: Knex, id: string): Promise<SpoolRow | undefined> =>
-	readRow(db, 'spools', Row, await living(db).where({ id }).first(COLUMNS));
+	readRow(db, 'spools', SpoolRow, await living(db).where({ id }).first(SPOOL_COLUMNS));
 
 export async function insertSpool(trx: Writing, id: string, form: SpoolForm, now: string): Promise<void> {
-	await trx('spools').insert({ id, form: jsonText(SpoolForm, form, 'form', 'spool'), created_at: now });
+	await trx('spools').insert({ id, form: jsonText(SpoolForm, form, 'form', 'spool'), createdAt: now });
 }
 
 /** Writes a spool over the version that was read; that one is kept as a former one. */
@@ -42,4 +45,4 @@ export const markSpoolDeleted = async (
 	trx: Writing,
 	id: string,
 	deletedAt: string | null
-): Promise<boolean> => (await trx('spools').where({ id }).update({ deleted_at: deletedAt })) > 0;
+): Promise<boolean> => (await trx('spools').where({ id }).update({ deletedAt: deletedAt })) > 0;

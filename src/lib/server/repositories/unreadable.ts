@@ -20,12 +20,12 @@ interface Kept {
 }
 
 const TABLES: Record<UnreadableTable, Kept> = {
-	spools: { columns: { form: SpoolForm }, key: 'id', off: 'deleted_at' },
-	setups: { columns: { fill: FillForm }, key: 'id', off: 'dropped_at' },
+	spools: { columns: { form: SpoolForm }, key: 'id', off: 'deletedAt' },
+	setups: { columns: { fill: FillForm }, key: 'id', off: 'droppedAt' },
 	records: {
 		columns: { typed: RecordForm, form: SetupForm, run: RunSummary.nullable() },
 		key: 'id',
-		off: 'taken_back_at'
+		off: 'takenBackAt'
 	},
 	brought: { columns: { component: ComponentForm }, key: 'id' },
 	care_rules: { columns: { rules: CareRules.nullable() }, key: 'id' },
@@ -64,7 +64,7 @@ export async function findText(
 		.where({ [kept.key]: id })
 		.first('*')) as Row | undefined;
 	if (!row) return undefined;
-	const spoolId = row['spool_id'];
+	const spoolId = row['spoolId'];
 	return {
 		text: textOf(kept, row),
 		version: Number(row['version'] ?? 1),

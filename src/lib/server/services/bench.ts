@@ -9,8 +9,8 @@ import {
 } from '$lib/core';
 import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/bench/work';
 import { jobOf } from '$lib/bench/job';
-import { commonOf, keptIdOf, stillOn, usualCoil } from '$lib/inventory/strands';
-import type { ComponentForm, SetupForm } from '$lib/setup/form';
+import { commonOf, keptIdOf, usualCoil } from '$lib/inventory/strands';
+import type { ComponentForm } from '$lib/setup/form';
 import { isStrand, offParts, type SpoolNow } from '$lib/inventory/swap';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import { workOut } from '$lib/setup/evaluate-form';
@@ -19,60 +19,32 @@ import { randomUUID } from 'node:crypto';
 import { write } from '../db/write';
 import { done, gone, type Outcome } from '../outcome';
 import { insertCareEvents } from '../repositories/care';
-import { listRecords } from '../repositories/records';
 import { eventsAfter, findRun, markEnded } from '../repositories/runs';
-import { findSpool } from '../repositories/spools';
-import { keptNow, spoolOfKept, type KeptNow } from './care';
+import { inventoryNow, sourceOf, spoolNow, spoolOfKept, type Inventory } from './inventory';
 import { currentRun } from './runs';
 import { loadSetup, type SavedSetup } from './saved';
 
-/**
- * What is on a spool, by its newest winding and what came off since; undefined where nothing was ever wound. The winding's
- * copy of the spool is history: the spool is as it is described now.
- */
-export async function spoolNow(
-	db: Knex,
-	{ spoolId, form }: { spoolId: string; form: Pick<SetupForm, 'spool'> },
-	now: KeptNow
-): Promise<SpoolNow | undefined> {
-	const record = (await listRecords(db)).findLast((one) => one.spoolId === spoolId);
-	return record && { record, spool: form.spool, still: stillOn(record, spoolOfKept(now)) };
-}
-
-/** Where a strand is, for taking it from there. Undefined for what is retired, or lies under something on its reel. */
-export async function sourceOf(
-	db: Knex,
-	now: KeptNow,
-	keptId: string
-): Promise<Pick<OnSource, 'from' | 'where'> | undefined> {
-	const at = now.states.get(keptId)?.whereabouts;
-	if (at?.on === 'coil') return { from: 'coil', where: at.label };
-	if (at?.on !== 'spool') return undefined;
-	const spool = await findSpool(db, at.spoolId);
-	const there = spool && (await spoolNow(db, { spoolId: spool.id, form: { spool: spool.form } }, now));
-	if (!there) return undefined;
-	const stack = there.record.form.fill.stack.slice(0, there.still).filter(isStrand);
-	const top = stack.at(-1);
-	return top && keptIdOf(there.record.setupId, top) === keptId
-		? { from: 'reel', where: spool.form.name || 'another reel' }
-		: undefined;
-}
-
 /** What the bench does with a set-up: what was asked for, or what leads from what lies on its spool to it. */
 export async function benchJob(db: Knex, setupId: string, asked: AskedJob | undefined): Promise<BenchJob> {
-	const begun = asked ?? { kind: (await currentRun(db, setupId))?.job };
-	if (begun.kind === 'wind') return { kind: 'wind' };
+	const begun = asked?.kind ?? (await currentRun(db, setupId))?.job;
 	if (asked?.kind === 'untwist') return asked;
 	const setup = await loadSetup(db, setupId);
-	const kept = await keptNow(db);
-	const now = setup && (await spoolNow(db, setup, kept));
-	if (!setup || !now) return { kind: 'wind' };
-	if (asked?.kind === 'off') return { ...asked, off: offParts(now, asked.keep) };
-	return leadingTo(db, setup, now, kept);
+	const inventory = await inventoryNow(db);
+	if (asked?.kind === 'off') {
+		const now = setup && spoolNow(inventory, setup.spoolId);
+		return now ? { ...asked, off: offParts(now, asked.keep) } : { kind: 'wind' };
+	}
+	return setup ? jobLeadingTo(inventory, setup, begun) : { kind: 'wind' };
 }
 
-/** What leads from what lies on a spool to a set-up: what both have undermost stays. */
-async function leadingTo(db: Knex, setup: SavedSetup, now: SpoolNow, kept: KeptNow): Promise<BenchJob> {
+/**
+ * What leads from what lies on a spool to a set-up: what both have undermost stays.
+ *
+ * @param begun the job that it is in already, if any
+ */
+export function jobLeadingTo(inventory: Inventory, setup: SavedSetup, begun: string | undefined): BenchJob {
+	const now = spoolNow(inventory, setup.spoolId);
+	if (begun === 'wind' || !now) return { kind: 'wind' };
 	const { record, still } = now;
 	const lies = record.form.fill.stack.slice(0, still).filter(isStrand);
 	const wanted = setup.form.fill.stack.filter(isStrand);
@@ -84,11 +56,10 @@ async function leadingTo(db: Knex, setup: SavedSetup, now: SpoolNow, kept: KeptN
 	if (keep === wanted.length && keep < lies.length) return { kind: 'off', keep, off: offParts(now, keep) };
 	// Nothing stays, or nothing changes: it is wound from the arbor.
 	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };
-	const on: OnSource[] = [];
-	for (const component of wanted.slice(keep)) {
-		const source = await sourceOf(db, kept, keptIdOf(setup.id, component));
-		on.push({ part: component.id, ...(source ?? { from: 'new', where: '' }) });
-	}
+	const on = wanted.slice(keep).map((component): OnSource => {
+		const source = sourceOf(inventory, keptIdOf(setup.id, component));
+		return { part: component.id, ...(source ?? { from: 'new', where: '' }) };
+	});
 	return { kind: 'swap', off: offParts(now, keep), on };
 }
 
@@ -137,7 +108,7 @@ export const endJob = (db: Knex, runId: string, day: Day, leave: boolean): Promi
 		if (!run || !asked || !setup) return gone('run');
 		if (!(await markEnded(trx, runId, at)) || leave) return done([]);
 		const state = runState((await eventsAfter(trx, runId, 0)).events);
-		const now = await spoolNow(trx, setup, await keptNow(trx));
+		const now = spoolNow(await inventoryNow(trx), setup.spoolId);
 		const events =
 			asked.kind === 'off' && now
 				? offEvents(now, offParts(now, asked.keep), state, day)
@@ -173,10 +144,9 @@ export async function woundAs(
 	db: Knex,
 	keptId: string
 ): Promise<{ setupId: string; part: string; spoolId: string } | undefined> {
-	const now = await keptNow(db);
-	const spoolId = spoolOfKept(now)(keptId);
-	const spool = spoolId === null ? undefined : await findSpool(db, spoolId);
-	const there = spool && (await spoolNow(db, { spoolId: spool.id, form: { spool: spool.form } }, now));
+	const inventory = await inventoryNow(db);
+	const spoolId = spoolOfKept(inventory.kept)(keptId);
+	const there = spoolId === null ? undefined : spoolNow(inventory, spoolId);
 	const component = there?.record.form.fill.stack.find(
 		(one) => keptIdOf(there.record.setupId, one) === keptId
 	);

@@ -1,20 +1,17 @@
 import {
-	careState,
 	duesOf,
 	NO_TURNS,
 	under,
 	USUAL_RULES,
 	type CareEvent,
 	type CareRule,
-	type CareState,
 	type Day,
 	type Whereabouts
 } from '$lib/core';
 import { UNDER, type BringThing, type DescribeThing } from '$lib/inventory/care';
 import { careRow, isShown, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
-import { keptFromRecords, readBrought, type FromRecords, type KeptEntry } from '$lib/inventory/strands';
+import { readBrought, type KeptEntry } from '$lib/inventory/strands';
 import { newComponent } from '$lib/setup/presets';
-import type { WindRecord } from '$lib/inventory/winding';
 import type { ComponentForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';
@@ -28,8 +25,8 @@ import {
 	putCareRules,
 	updateBrought
 } from '../repositories/care';
-import { listRecords } from '../repositories/records';
 import { listSpools } from '../repositories/spools';
+import { keptNow, spoolOfKept, type KeptNow } from './inventory';
 
 export interface Care {
 	readonly rules: readonly CareRule[];
@@ -46,54 +43,6 @@ function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string
 	if (whereabouts.on === 'coil') return `on a coil: ${whereabouts.label}`;
 	return names.get(whereabouts.spoolId) ?? 'a spool that is off the rack';
 }
-
-/** What is known of every strand: folded once, and again only where something was added. */
-export interface KeptNow extends FromRecords {
-	readonly states: ReadonlyMap<string, CareState>;
-}
-interface Folded {
-	readonly written: readonly CareEvent[];
-	readonly state: CareState;
-}
-const NOTHING: readonly CareEvent[] = [];
-/** What was folded before, for the same windings: replaced, never changed. */
-const foldedBefore = new WeakMap<FromRecords, ReadonlyMap<string, Folded>>();
-const fromBefore = new WeakMap<
-	readonly WindRecord[],
-	{ readonly moves: object; readonly brought: string; readonly from: FromRecords }
->();
-
-/** Every strand, what it is made of, and where its events have left it. */
-export async function keptNow(db: Knex): Promise<KeptNow> {
-	const records = await listRecords(db);
-	const { byKept: written, moves } = await listCareEvents(db);
-	const broughtRows = await listBrought(db);
-	const brought = broughtRows.map(({ id, version }) => `${id}/${version}`).join();
-	const before = fromBefore.get(records);
-	const from =
-		before?.moves === moves && before.brought === brought
-			? before.from
-			: keptFromRecords(records, written, broughtRows);
-	fromBefore.set(records, { moves, brought, from });
-	const known = foldedBefore.get(from);
-	const folded = from.kept.map((one): [string, Folded] => {
-		const added = written.get(one.id) ?? NOTHING;
-		const same = known?.get(one.id);
-		if (same?.written === added) return [one.id, same];
-		const state = careState(one, [...(from.events.get(one.id) ?? []), ...added]);
-		return [one.id, { written: added, state }];
-	});
-	foldedBefore.set(from, new Map(folded));
-	return { ...from, states: new Map(folded.map(([id, { state }]) => [id, state])) };
-}
-
-/** The spool that a strand is on; null when it is on none. */
-export const spoolOfKept =
-	({ states }: KeptNow) =>
-	(keptId: string): string | null => {
-		const at = states.get(keptId)?.whereabouts;
-		return at?.on === 'spool' ? at.spoolId : null;
-	};
 
 /** Everything that is looked after, what is overdue first; where it is, and what falls due. */
 export async function care(db: Knex, today: Day): Promise<Care> {
@@ -168,7 +117,7 @@ export async function history(db: Knex, keptId: string): Promise<{ events: reado
 	const events = [...(now.events.get(keptId) ?? []), ...written]
 		.filter(({ kind, id }) => kind !== 'undone' && !id.endsWith(UNDER))
 		.sort((a, b) => b.day.compare(a.day) || b.at - a.at);
-	const setupOf = new Map((await listRecords(db)).map(({ id, setupId }) => [id, setupId]));
+	const setupOf = new Map(now.records.map(({ id, setupId }) => [id, setupId]));
 	return {
 		events: events.map((event) => {
 			const setupId = setupOf.get(event.id.split(':')[0]!);

@@ -94,6 +94,9 @@ export const practised = (
 		return done(null);
 	});
 
+/** The day spools are next wound. */
+export const season = findSeason;
+
 export const setSeason = (db: Knex, asked: WriteId, windsOn: Day | null): Promise<Outcome<null>> =>
 	write(db, asked, async (trx) => {
 		await putSeason(trx, windsOn);

@@ -1,18 +1,19 @@
 import { runState, type ChosenSchools } from '$lib/core';
 import type { BenchJob } from '$lib/bench/work';
-import { stillOn } from '$lib/inventory/strands';
 import type { WindRecord } from '$lib/inventory/winding';
+import { lineForms } from '$lib/setup/match';
 import { same } from '$lib/setup/merge';
 import { settleSetup } from '$lib/setup/settle';
-import type { FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/setup/form';
+import type { ComponentForm, FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { listRecords } from '../repositories/records';
-import { eventsBesideTurns, openRuns, WINDINGS } from '../repositories/runs';
+import { listRack } from '../repositories/rack';
+import { openRuns, WINDINGS } from '../repositories/runs';
 import { write, type WriteId, type Writing } from '../db/write';
 import { done, gone, stale, type Outcome } from '../outcome';
-import { insertSetup, listSetups, markDropped, updateSetup } from '../repositories/setups';
+import { insertSetup, markDropped, updateSetup } from '../repositories/setups';
 import {
 	findSpool,
 	insertSpool,
@@ -21,8 +22,8 @@ import {
 	updateSpool,
 	type SpoolRow
 } from '../repositories/spools';
-import { benchJob } from './bench';
-import { keptNow, spoolOfKept } from './care';
+import { jobLeadingTo } from './bench';
+import { inventoryNow, spoolNow } from './inventory';
 import { findRows, savedOf, type SavedSetup, type SetupRows } from './saved';
 
 /** A job that is begun, and the steps of it that are done. */
@@ -47,66 +48,63 @@ export interface RackSpool {
 	readonly setupId?: string;
 }
 
-/** What is begun at the bench. */
-async function begunJobs(db: Knex): Promise<Begun[]> {
-	const runs = await openRuns(db);
-	const events = await eventsBesideTurns(
-		db,
-		runs.map(({ id }) => id)
-	);
-	return runs.map(({ id, setupId, job }) => ({
+/** Everything on the rack, in the order it came: five statements, however many spools there are. */
+export async function rack(db: Knex): Promise<RackSpool[]> {
+	const { spools, setups } = await listRack(db);
+	const begun = (await openRuns(db)).map(({ setupId, job, events }): Begun => ({
 		setupId,
 		job,
-		done: [...runState(events.get(id) ?? []).done]
+		done: [...runState(events).done]
 	}));
-}
-
-/** Everything on the rack, in the order it came. */
-export async function rack(db: Knex): Promise<RackSpool[]> {
-	const [spools, setups, records, begun] = [
-		await listSpools(db),
-		await listSetups(db),
-		await listRecords(db),
-		await begunJobs(db)
-	];
-	const kept = await keptNow(db);
-	const newestRecord = new Map(records.map((record) => [record.spoolId, record]));
+	const inventory = await inventoryNow(db, spools);
 	const newestSetup = new Map(setups.map((setup) => [setup.spoolId, setup]));
 	const spoolOfSetup = new Map(setups.map(({ id, spoolId }) => [id, spoolId]));
-	return Promise.all(
-		spools.map(async ({ id, form, version }): Promise<RackSpool> => {
-			const [wound, newest] = [newestRecord.get(id), newestSetup.get(id)];
-			const winding = begun.find(({ setupId, job }) => setupId === newest?.id && WINDINGS.includes(job));
-			const open = newest && (wound?.setupId !== newest.id || winding) ? newest : undefined;
-			const other = begun.findLast(
-				({ setupId, job, done }) =>
-					spoolOfSetup.get(setupId) === id && !WINDINGS.includes(job) && done.length > 0
-			);
-			return {
-				id,
-				form,
-				...(wound && { wound }),
-				still: wound ? stillOn(wound, spoolOfKept(kept)) : 0,
-				...(open && {
-					planned: {
-						id: open.id,
-						spoolId: id,
-						version: open.version + version,
-						form: { spool: form, fill: open.fill },
-						done: winding?.done ?? [],
-						bench: await benchJob(db, open.id, undefined)
-					}
-				}),
-				...(other && { other }),
-				...(newest && { setupId: newest.id })
-			};
-		})
-	);
+	return spools.map((spool): RackSpool => {
+		const { id, form } = spool;
+		const [now, newest] = [spoolNow(inventory, id), newestSetup.get(id)];
+		const winding = begun.find(({ setupId, job }) => setupId === newest?.id && WINDINGS.includes(job));
+		const open = newest && (now?.record.setupId !== newest.id || winding) ? newest : undefined;
+		const other = begun.findLast(
+			({ setupId, job, done }) =>
+				spoolOfSetup.get(setupId) === id && !WINDINGS.includes(job) && done.length > 0
+		);
+		const planned = open && savedOf({ setup: open, spool });
+		return {
+			id,
+			form,
+			...(now && { wound: now.record }),
+			still: now?.still ?? 0,
+			...(planned && {
+				planned: {
+					...planned,
+					done: winding?.done ?? [],
+					bench: jobLeadingTo(inventory, planned, winding?.job)
+				}
+			}),
+			...(other && { other }),
+			...(newest && { setupId: newest.id })
+		};
+	});
 }
 
 /** Every spool on the rack, as it was described. */
 export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm; version: number }[]> =>
 	(await listSpools(db)).map(({ id, form, version }) => ({ id, form, version }));
+
+/** What can be matched: the spools on the rack, and every line and head that was wound or is planned. */
+export async function matchable(
+	db: Knex
+): Promise<{ spools: { id: string; form: SpoolForm }[]; lines: ComponentForm[] }> {
+	const { spools, setups } = await listRack(db);
+	const newest = [...new Map((await listRecords(db)).map((record) => [record.spoolId, record])).values()];
+	const there = new Set(spools.map(({ id }) => id));
+	const wound = newest.filter(({ spoolId }) => there.has(spoolId)).map(({ form }) => form.fill);
+	const planned = [...new Map(setups.map((setup) => [setup.spoolId, setup.fill])).values()];
+	return {
+		spools: spools.map(({ id, form }) => ({ id, form })),
+		lines: lineForms([...wound, ...planned])
+	};
+}
 
 export const loadSpool = async (
 	db: Knex,

@@ -10,24 +10,22 @@ import { bad, done, gone, type Outcome } from '../outcome';
 import { listRecords } from '../repositories/records';
 import { listSetups, updateSetup } from '../repositories/setups';
 import { findSpool } from '../repositories/spools';
-import { sourceOf, spoolNow } from './bench';
-import { keptNow, spoolOfKept } from './care';
+import { inventoryNow, sourceOf, spoolNow, spoolOfKept } from './inventory';
 import { planOn } from './setups';
 
 /** Undefined when there is no such spool, or nothing was ever wound on it. */
 export async function swapChoice(db: Knex, spoolId: string): Promise<SwapChoice | undefined> {
-	const spool = await findSpool(db, spoolId);
-	const kept = await keptNow(db);
-	const now = spool && (await spoolNow(db, { spoolId, form: { spool: spool.form } }, kept));
-	if (!spool || !now) return undefined;
-	const candidates: Candidate[] = [];
-	for (const { id, kind, label } of kept.kept) {
+	const inventory = await inventoryNow(db);
+	const { kept } = inventory;
+	const now = spoolNow(inventory, spoolId);
+	if (!now) return undefined;
+	const candidates = kept.kept.flatMap(({ id, kind, label }): Candidate[] => {
 		const component = kept.made.get(id);
-		if (kind === 'backing' || !component || spoolOfKept(kept)(id) === spoolId) continue;
-		const source = await sourceOf(db, kept, id);
-		if (source) candidates.push({ keptId: id, label, component: { ...component, kept: id }, ...source });
-	}
-	return { spool: { id: spoolId, name: spool.form.name || 'Unnamed spool' }, now, candidates };
+		if (kind === 'backing' || !component || spoolOfKept(kept)(id) === spoolId) return [];
+		const source = sourceOf(inventory, id);
+		return source ? [{ keptId: id, label, component: { ...component, kept: id }, ...source }] : [];
+	});
+	return { spool: { id: spoolId, name: now.spool.name || 'Unnamed spool' }, now, candidates };
 }
 
 const goesOn = (on: SwapRequest['on'], choice: SwapChoice): (Goes | undefined)[] =>

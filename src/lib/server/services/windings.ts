@@ -11,8 +11,8 @@ import { write, type WriteId } from '../db/write';
 import { bad, done, gone, refused, type Outcome } from '../outcome';
 import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
 import { endWindings, findRun, markEndedBy } from '../repositories/runs';
-import { benchJob, spoolNow } from './bench';
-import { keptNow } from './care';
+import { benchJob } from './bench';
+import { inventoryNow, spoolNow } from './inventory';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
@@ -49,7 +49,7 @@ export const recordWinding = (
 		// Backing that stayed lies as it was measured when it was wound.
 		const stayed =
 			bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
-				? (await spoolNow(trx, setup, await keptNow(trx)))?.record
+				? spoolNow(await inventoryNow(trx), setup.spoolId)?.record
 				: undefined;
 		const readings = {
 			...typedReadings.value,

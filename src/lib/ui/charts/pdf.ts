@@ -1,4 +1,4 @@
-import type { Color, PDFDocument, PDFFont, PDFPage } from 'pdf-lib';
+import type { Color, PDFDocument, PDFFont, PDFPage } from '@cantoo/pdf-lib';
 import latin400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import latin700 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff?url';
 import ext400 from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext-400-normal.woff?url';
@@ -41,7 +41,7 @@ export class Paper {
 
 	static async open(title: string): Promise<Paper> {
 		const [{ grayscale, PDFDocument }, { default: fontkit }] = await Promise.all([
-			import('pdf-lib'),
+			import('@cantoo/pdf-lib'),
 			import('@pdf-lib/fontkit')
 		]);
 		const pdf = await PDFDocument.create();

@@ -1,11 +1,11 @@
-import { addDays, readDay } from '$lib/core';
-import { care, practice } from '$lib/server/services';
+import { addDays } from '$lib/core';
+import { care, season } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 /** Everything that falls due; and the day to do it before when none is asked for: the season's, else within a month. */
 export const load: PageServerLoad = async ({ locals }) => {
 	const day = locals.today;
-	const windsOn = readDay((await practice()).windsOn ?? '');
+	const windsOn = await season();
 	const usual = windsOn && windsOn.compare(day) >= 0 ? windsOn : addDays(day, 30);
 	const { entries } = await care(day);
 	return {

@@ -1,11 +1,4 @@
-import {
-	level,
-	straightSpool,
-	taperOf,
-	totalVolumeMm3,
-	widthAtRadius,
-	type Spool
-} from '$lib/core';
+import { level, straightSpool, taperOf, totalVolumeMm3, widthAtRadius, type Spool } from '$lib/core';
 import { spoolFromProfile } from '$lib/core/spool';
 import { describe, expect, it } from 'vitest';
 import { dotPaths, rowPaths } from './dots';

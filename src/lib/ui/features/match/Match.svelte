@@ -3,7 +3,7 @@
 	import { findMaterial, parseLength, usualBackingMm, WINDING_HANDS, type WindingHand } from '$lib/core';
 	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/setup/match';
 	import { newComponent, newSetup } from '$lib/setup/presets';
-	import type { SetupForm } from '$lib/setup/form';
+	import type { ComponentForm, SpoolForm } from '$lib/setup/form';
 	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Field from '../../primitives/Field.svelte';
@@ -14,31 +14,30 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LineClassFields from '../fit/LineClassFields.svelte';
 	import { materialOptions, windingOptions } from '../fit/options';
-	import type { RackData } from '../rack/entry';
 	import SharedBacking from './SharedBacking.svelte';
 
 	/** Every spool with every line: how much backing goes under, what gap is left, and what to do next. */
-	let { rack }: { rack: readonly RackData[] } = $props();
+	let {
+		spools,
+		lines: own
+	}: {
+		spools: readonly { id: string; form: SpoolForm }[];
+		/** Lines and heads that were wound or are planned. */
+		lines: readonly ComponentForm[];
+	} = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
 	let material = $state('polyester-20');
 	let winding = $state<WindingHand>('firm');
 	let gap = $state('4 mm');
-	let extra = $state<OwnLine['form'][]>([]);
+	let extra = $state<ComponentForm[]>([]);
 	let adding = $state({ taper: 'WF', number: 6, density: 'F' } as const);
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
 
-	const forms = $derived<SetupForm[]>([
-		...rack.flatMap(({ wound, planned }) => [
-			...(wound ? [wound.form] : []),
-			...(planned ? [planned.form] : [])
-		]),
-		...extra.map((line) => ({ ...newSetup(), fill: { ...newSetup().fill, stack: [line] } }))
-	]);
-	const lines = $derived(ownLines(forms, units));
-	const spools = $derived(ownSpools(rack, units));
+	const lines = $derived(ownLines([...own, ...extra], units));
+	const known = $derived(ownSpools(spools, units));
 	const backing = $derived.by(() => {
 		const found = findMaterial(material);
 		return {
@@ -52,8 +51,8 @@
 	});
 
 	const aside = new Aside((onProgress) => {
-		if (gapMm === undefined || spools.length === 0 || lines.length === 0) return undefined;
-		const plain = spools.map(({ spool }) => spool);
+		if (gapMm === undefined || known.length === 0 || lines.length === 0) return undefined;
+		const plain = known.map(({ spool }) => spool);
 		const matched = lines.map(({ sections, layEfficiency }) => ({ sections, layEfficiency }));
 		const [under, wanted] = [backing, gapMm];
 		return async () => {
@@ -66,8 +65,8 @@
 	let sort = $state<{ by: 'rack' | 'name' | number; down: boolean }>({ by: 'rack', down: false });
 	const rows = $derived.by(() => {
 		const { value } = aside;
-		if (!value || value.length !== spools.length) return [];
-		const all = spools.map((spool, i) => ({ spool, cells: value[i]! }));
+		if (!value || value.length !== known.length) return [];
+		const all = known.map((spool, i) => ({ spool, cells: value[i]! }));
 		const { by, down } = sort;
 		if (by === 'rack') return all;
 		const key = (row: (typeof all)[number]): number => {
@@ -111,8 +110,8 @@
 
 <div class="mx-auto max-w-[1440px] px-4 pt-4 pb-12 sm:px-8" data-ready={ready || undefined}>
 	<h1 class="text-[26px] leading-tight font-bold tracking-tight">
-		{spools.length}
-		{spools.length === 1 ? 'spool' : 'spools'}, {lines.length}
+		{known.length}
+		{known.length === 1 ? 'spool' : 'spools'}, {lines.length}
 		{lines.length === 1 ? 'line' : 'lines'}
 	</h1>
 	<div class="mt-3 grid max-w-3xl grid-cols-2 gap-x-6 gap-y-3 sm:grid-cols-[1.4fr_1fr_0.8fr]">
@@ -132,7 +131,7 @@
 		/>
 	</div>
 
-	{#if spools.length === 0}
+	{#if known.length === 0}
 		<p class="mt-8 max-w-prose text-soft">
 			No spool is known well enough yet. <a class="underline" href="/fit/new">Describe one</a> and it stands here
 			with every line you have.
@@ -140,7 +139,7 @@
 	{:else}
 		<p class="mt-3 text-[13.5px] text-soft" role="status">
 			{#if aside.running}
-				{aside.progress} of {spools.length} spools
+				{aside.progress} of {known.length} spools
 			{:else}
 				How much backing goes under, and the gap where it is not as wanted. Choose a cell for a set-up; a
 				column's name sorts by it.
@@ -212,6 +211,6 @@
 			<button type="button" class="action-quiet" onclick={add}><Plus size={15} />Compare this line too</button
 			>
 		</div>
-		<SharedBacking {spools} {lines} {backing} />
+		<SharedBacking spools={known} {lines} {backing} />
 	{/if}
 </div>

@@ -1,0 +1,16 @@
+/** What is mutated, and the tests that are to notice. */
+export const AREAS = {
+	fit: { code: 'src/lib/core/fit/*.ts', tests: ['src/lib/core/fit/**/*.test.ts'] },
+	uncertainty: {
+		code: 'src/lib/core/uncertainty/*.ts',
+		tests: ['src/lib/core/uncertainty/**/*.test.ts']
+	},
+	inventory: {
+		code: 'src/lib/inventory/*.ts',
+		tests: ['src/lib/{inventory,bench}/**/*.test.ts']
+	},
+	services: {
+		code: 'src/lib/server/services/*.ts',
+		tests: ['src/lib/server/services/**/*.test.ts']
+	}
+};
