@@ -109,7 +109,7 @@ function settingsOf(body) {
 		if (key === 'running' || key === 'linked') {
 			if (typeof value !== 'boolean') return undefined;
 		} else if (key in RANGES) {
-			const [low, high] = RANGES[/** @type {keyof typeof RANGES} */ (key)];
+			const [low = 0, high = 0] = RANGES[/** @type {keyof typeof RANGES} */ (key)];
 			if (typeof value !== 'number' || !(value >= low && value <= high)) return undefined;
 		} else return undefined;
 		read[key] = value;

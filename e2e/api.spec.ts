@@ -173,34 +173,34 @@ test('every POST of the document refuses junk with a reason, and never falls ove
 test('what a fit can be asked over the wire: checkpoint, correction, half-fit, risk, match', async ({
 	server
 }) => {
-	const ask = async (path: string, body: object): Promise<Record<string, never>> => {
+	const ask = async <T>(path: string, body: object): Promise<T> => {
 		const response = await fetch(server.url + path, {
 			method: 'POST',
 			headers: JSON_TYPE,
 			body: JSON.stringify(body)
 		});
 		expect(response.status, path).toBe(200);
-		return (await response.json()) as Record<string, never>;
+		return (await response.json()) as T;
 	};
-	const checkpoint: { lengthSoFarM: number; stopDepthMm: number } = await ask('/api/checkpoint', {
+	const checkpoint = await ask<{ lengthSoFarM: number; stopDepthMm: number }>('/api/checkpoint', {
 		fit: EXAMPLE,
 		at: { component: 0, turns: 700, depthMm: 14 }
 	});
 	expect(checkpoint.lengthSoFarM).toBeCloseTo((Math.PI * 700 * 94) / 2000, 4);
 	expect(checkpoint.stopDepthMm).toBeCloseTo(11.43, 2);
-	const correct: { backingChangeM: number } = await ask('/api/correct', { fit: EXAMPLE, seen: { gapMm: 2 } });
+	const correct = await ask<{ backingChangeM: number }>('/api/correct', { fit: EXAMPLE, seen: { gapMm: 2 } });
 	expect(correct.backingChangeM).toBeLessThan(-20);
-	const half: { stopDepthMm: number } = await ask('/api/half-fit', {
+	const half = await ask<{ stopDepthMm: number }>('/api/half-fit', {
 		spool: EXAMPLE.spool,
 		gapMm: 4,
 		lineDepthMm: 12.6
 	});
 	expect(half.stopDepthMm).toBeGreaterThan(9);
 	const body = { fit: EXAMPLE, trials: 4000, seed: 7 };
-	const risk: { gapMm: { mean: number } } = await ask('/api/risk', body);
+	const risk = await ask<{ gapMm: { mean: number } }>('/api/risk', body);
 	expect(risk.gapMm.mean).toBeGreaterThan(3.5);
 	expect(await ask('/api/risk', body)).toEqual(risk);
-	const match: { rows: { backingM: number }[] } = await ask('/api/match', {
+	const match = await ask<{ rows: { backingM: number }[] }>('/api/match', {
 		spools: [EXAMPLE.spool],
 		lines: [{ sections: EXAMPLE.stack[1]!.sections, layEfficiency: 0.88 }],
 		backing: { diameterMm: 0.48, layEfficiency: 0.9 },

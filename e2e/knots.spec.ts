@@ -110,7 +110,7 @@ test('a knot that is not drawn is told', async ({ page }) => {
 test('the curves can be had by anyone who asks rightly', async ({ server }) => {
 	const ask = async (path: string) => {
 		const reply = await fetch(server.url + path);
-		return { status: reply.status, body: (await reply.json()) as Record<string, never> };
+		return { status: reply.status, body: (await reply.json()) as Record<string, unknown> };
 	};
 	const { body: list } = await ask('/api/knots');
 	expect((list['knots'] as { slug: string }[]).map(({ slug }) => slug)).toContain('surgeons-loop');

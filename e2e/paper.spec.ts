@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { PDFDocument } from 'pdf-lib';
+import { PDFDocument } from '@cantoo/pdf-lib';
 import { expect, open, test, toBench } from './server';
 
 test('the job sheet prints on one page, and the label true to size', async ({ page, demo }) => {

@@ -258,7 +258,7 @@ test('the gauge measures what it says, on the page, as SVG and as PDF', async ({
 	await page.locator('[data-panel="list"]').getByRole('button', { name: 'PDF' }).click();
 	const pdf = readFileSync(await (await pdfFile).path());
 	expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
-	const { PDFDocument } = await import('pdf-lib');
+	const { PDFDocument } = await import('@cantoo/pdf-lib');
 	const sheet = (await PDFDocument.load(pdf)).getPage(0).getSize();
 	expect(sheet.width / (72 / 25.4)).toBeCloseTo(Number(width), 3);
 });

@@ -78,6 +78,7 @@ stage('lint', ['eslint', '.'], asOne);
 stage('boundaries', ['node', 'scripts/check-boundaries.mjs'], asOne);
 stage('the core without DOM and Node', ['tsc', '-p', 'src/lib/core/tsconfig.json'], asOne);
 stage('types', ['svelte-check', '--fail-on-warnings'], asOne);
+stage('types of tests and tools', ['tsc', '--noEmit', '-p', 'tsconfig.tools.json'], asOne);
 stage('nothing unused', ['knip'], asOne);
 // What only tests use is unused.
 stage('nothing for tests alone', ['knip', '--production', '--include', 'files,exports,types'], asOne);

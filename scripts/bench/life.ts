@@ -2,7 +2,7 @@ import { addDays, dayOf, type CareEvent } from '../../src/lib/core';
 import { DEFAULT_UNITS } from '../../src/lib/wording/units';
 import { newSetup } from '../../src/lib/setup/presets';
 import { openDatabase } from '../../src/lib/server/db/open';
-import { keptNow } from '../../src/lib/server/services/care';
+import { keptNow } from '../../src/lib/server/services/inventory';
 import { recordWinding } from '../../src/lib/server/services/windings';
 import { asked, create } from '../../src/lib/server/testing';
 

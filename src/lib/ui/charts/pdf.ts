@@ -42,7 +42,7 @@ export class Paper {
 	static async open(title: string): Promise<Paper> {
 		const [{ grayscale, PDFDocument }, { default: fontkit }] = await Promise.all([
 			import('@cantoo/pdf-lib'),
-			import('@pdf-lib/fontkit')
+			import('@cantoo/fontkit')
 		]);
 		const pdf = await PDFDocument.create();
 		pdf.registerFontkit(fontkit);
