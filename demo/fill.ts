@@ -6,7 +6,7 @@ import { openDatabase } from '../src/lib/server/db/open';
 import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';
 import { addCareEvents, bring } from '../src/lib/server/services/care';
-import { keptNow, spoolOfKept } from '../src/lib/server/services/inventory';
+import { strandsNow, spoolOfStrand } from '../src/lib/server/services/inventory';
 import { createSetup, rack } from '../src/lib/server/services/setups';
 import { planSwap } from '../src/lib/server/services/swaps';
 import { recordWinding } from '../src/lib/server/services/windings';
@@ -56,10 +56,10 @@ async function add(db: Database, spool: DemoSpool): Promise<void> {
 /** What happened to what is on a spool since it was wound. */
 async function addLife(db: Database, spoolId: string, events: LifeOf['events'], of: string): Promise<void> {
 	for (const [i, [day, whose, what]] of events.entries()) {
-		const now = await keptNow(db);
+		const now = await strandsNow(db);
 		const there = now.kept.filter(
 			({ id, kind }) =>
-				spoolOfKept(now)(id) === spoolId &&
+				spoolOfStrand(now)(id) === spoolId &&
 				(whose === 'all' || (whose === 'backing') === (kind === 'backing'))
 		);
 		await addCareEvents(

@@ -1,6 +1,6 @@
 import { newComponent, newSetup } from '../src/lib/setup/presets';
 import type { ComponentForm, FillForm, SetupForm, SpoolForm } from '../src/lib/setup/form';
-import type { RecordForm } from '../src/lib/inventory/winding';
+import type { WindingForm } from '../src/lib/inventory/winding';
 
 /**
  * The kit room of a field centre on an island that does not exist. It lends reels for grayling, char
@@ -9,7 +9,7 @@ import type { RecordForm } from '../src/lib/inventory/winding';
 export interface DemoSpool {
 	readonly form: SetupForm;
 	/** A finished winding, if there was one. */
-	readonly wound?: RecordForm;
+	readonly wound?: WindingForm;
 	/** Steps already ticked on a job in hand. */
 	readonly begun?: number;
 }

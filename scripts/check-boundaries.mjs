@@ -29,7 +29,7 @@ const PLANTED = [
 	},
 	{
 		rule: 'setup-stands-on-what-is-below',
-		files: { 'src/lib/setup/planted-i.ts': "export type { WindRecord } from '$lib/inventory/winding';\n" }
+		files: { 'src/lib/setup/planted-i.ts': "export type { Winding } from '$lib/inventory/winding';\n" }
 	},
 	{
 		rule: 'ui-never-sees-server',

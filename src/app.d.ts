@@ -1,4 +1,4 @@
-import type { ChosenSchools, Day } from '$lib/core';
+import type { ChosenTechniques, Day } from '$lib/core';
 import type { Theme } from '$lib/ui/state/cookies';
 import type { UnitSystem } from '$lib/wording/units';
 
@@ -12,7 +12,7 @@ declare global {
 			/** The time zone that is in; none when the browser never said. */
 			zone: string | undefined;
 			/** The person's own ways, where people differ. */
-			schools: ChosenSchools;
+			schools: ChosenTechniques;
 		}
 		interface Error {
 			/** What is wrong with the data file, where it is that. */

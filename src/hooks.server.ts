@@ -1,22 +1,22 @@
-import { readTheme, readUnits, SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/ui/state/cookies';
-import { readSchools } from '$lib/ui/state/schools-cookie';
+import { readTheme, readUnits, TECHNIQUES_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/ui/state/cookies';
+import { readTechniques } from '$lib/ui/state/techniques-cookie';
 import { UNITS_COOKIE } from '$lib/wording/units';
 import { closeDatabase } from '$lib/server/db';
 import { todayIn } from '$lib/server/today';
-import { keptNow } from '$lib/server/services';
+import { strandsNow } from '$lib/server/services';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
 process.on('sveltekit:shutdown', () => closeDatabase());
 
 /** Lives are folded before anyone asks for them; what keeps that from working is told to whoever does ask. */
-export const init: ServerInit = () => void keptNow().catch(() => undefined);
+export const init: ServerInit = () => void strandsNow().catch(() => undefined);
 
 export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.units = readUnits(event.cookies.get(UNITS_COOKIE));
 	event.locals.theme = readTheme(event.cookies.get(THEME_COOKIE));
 	event.locals.zone = event.cookies.get(ZONE_COOKIE);
 	event.locals.today = todayIn(event.locals.zone);
-	event.locals.schools = readSchools(event.cookies.get(SCHOOLS_COOKIE));
+	event.locals.schools = readTechniques(event.cookies.get(TECHNIQUES_COOKIE));
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>

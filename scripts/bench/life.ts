@@ -2,7 +2,7 @@ import { addDays, dayOf, type CareEvent } from '../../src/lib/core';
 import { DEFAULT_UNITS } from '../../src/lib/wording/units';
 import { newSetup } from '../../src/lib/setup/presets';
 import { openDatabase } from '../../src/lib/server/db/open';
-import { keptNow } from '../../src/lib/server/services/inventory';
+import { strandsNow } from '../../src/lib/server/services/inventory';
 import { recordWinding } from '../../src/lib/server/services/windings';
 import { asked, create } from '../../src/lib/server/testing';
 
@@ -41,7 +41,7 @@ export async function fillLife(directory: string, lines: number, todayText: stri
 			const typed = { woundOn: began.toString(), turns: '', depth: '', gap: '', note: '', who: '' };
 			await recordWinding(db, asked(), id, typed, DEFAULT_UNITS);
 		}
-		const { kept } = await keptNow(db);
+		const { kept } = await strandsNow(db);
 		let count = 0;
 		for (const { id, kind } of kept) {
 			if (kind === 'backing') continue;

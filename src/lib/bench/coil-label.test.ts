@@ -1,9 +1,15 @@
-import { careState, dayOf, type Kept } from '$lib/core';
+import { careState, dayOf, type Strand } from '$lib/core';
 import { newComponent } from '$lib/setup/presets';
 import { describe, expect, it } from 'vitest';
 import { coilLabel, sectionsOf } from './coil-label';
 
-const LINE: Kept = { id: 's:line', kind: 'line', label: 'Floating 6', lengthMm: 27_432, doubleTaper: false };
+const LINE: Strand = {
+	id: 's:line',
+	kind: 'line',
+	label: 'Floating 6',
+	lengthMm: 27_432,
+	doubleTaper: false
+};
 
 describe('the label of a coil', () => {
 	const state = careState(LINE, [

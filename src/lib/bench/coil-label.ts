@@ -4,7 +4,7 @@ import {
 	level,
 	ROLE_NAMES,
 	type CareState,
-	type Kept,
+	type Strand,
 	type LineSection
 } from '$lib/core';
 import { Reader } from '$lib/setup/read-text';
@@ -18,7 +18,7 @@ import { DEFAULT_UNITS, showLong, type UnitSystem } from '$lib/wording/units';
 const FIRST_END = 'rear end first';
 
 /** What stands on the label of a coil: what it is, which end comes first, its twist, since when it lies there. */
-export function coilLabel(kept: Kept, state: CareState, units: UnitSystem): Label {
+export function coilLabel(kept: Strand, state: CareState, units: UnitSystem): Label {
 	const since = state.last.moved?.day ?? state.last.came?.day;
 	const day = since?.toString() ?? '';
 	const { mean } = state.twist.perMetre;

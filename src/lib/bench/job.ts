@@ -3,9 +3,9 @@ import {
 	JOINTS,
 	LEAST_BACKING_MM,
 	ROLE_NAMES,
-	SCHOOLS,
-	schoolsOf,
-	type ChosenSchools,
+	TECHNIQUES,
+	techniquesOf,
+	type ChosenTechniques,
 	type JobPart,
 	type JobSetup,
 	type Step
@@ -42,7 +42,7 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
  * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
  * the job leaves it out: the line goes on the arbor.
  */
-export function jobOf(form: SetupForm, workout: Workout, person: ChosenSchools = {}): JobSetup {
+export function jobOf(form: SetupForm, workout: Workout, person: ChosenTechniques = {}): JobSetup {
 	const { spool, fill } = form;
 	const { stopIndex, fit } = workout;
 	const stop = fit.layers[stopIndex];
@@ -55,7 +55,7 @@ export function jobOf(form: SetupForm, workout: Workout, person: ChosenSchools =
 		arborTurns: fill.arborTurns,
 		parts,
 		...(stopPart !== undefined && { stopPart }),
-		schools: schoolsOf(fill.schools, person),
+		schools: techniquesOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
 		plan: {
 			lengthMm: bare ? 0 : stop!.lengthMm,
@@ -72,7 +72,7 @@ export function knotsOf(job: JobSetup): string[] {
 	const { arborKnot } = job.schools;
 	const turns = job.arborTurns === 1 ? '1 turn' : `${job.arborTurns} turns`;
 	return [
-		`arbor: ${SCHOOLS.arborKnot.ways[arborKnot].label.toLowerCase()}, ${turns}`,
+		`arbor: ${TECHNIQUES.arborKnot.ways[arborKnot].label.toLowerCase()}, ${turns}`,
 		...job.parts
 			.slice(1)
 			.map(

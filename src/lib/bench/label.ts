@@ -1,4 +1,4 @@
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import { asWound } from '$lib/inventory/wound';
 
@@ -18,7 +18,7 @@ export interface Label {
 }
 
 /** Undefined when the set-up had no answer, so that nothing is known of what is on it. */
-export function labelOf(record: WindRecord, units: UnitSystem): Label | undefined {
+export function labelOf(record: Winding, units: UnitSystem): Label | undefined {
 	const wound = asWound(record.form, record);
 	if (!wound) return undefined;
 	const { workout } = wound;

@@ -4,7 +4,7 @@ import { jobOf, plannedSeconds } from './job';
 import { LABEL_SIZES, labelOf } from './label';
 import { PAST_ROWS, pastRun } from './past';
 import { phraseText, sentence, showDuration, spoken } from '$lib/wording/phrase';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import { sheetOf } from './sheet';
 import { measured, worked } from '$lib/setup/testing';
 
@@ -12,7 +12,7 @@ const form = measured();
 const workout = worked(form);
 const job = jobOf(form, workout);
 
-const record = (given: Partial<WindRecord> = {}): WindRecord => ({
+const record = (given: Partial<Winding> = {}): Winding => ({
 	id: 'r',
 	setupId: 'u',
 	spoolId: 's',

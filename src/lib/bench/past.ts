@@ -1,6 +1,6 @@
 import { kindOf, remedySign, type Day, type Layer, type StepKind } from '$lib/core';
 import { showDuration } from '$lib/wording/phrase';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import { DEFAULT_UNITS, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
 import { workOut } from '$lib/setup/evaluate-form';
 
@@ -38,7 +38,7 @@ const shown = (value: number | null, show: (value: number) => string): string =>
 	value === null ? NONE : show(value);
 
 /** Seconds planned and taken by the steps of some kinds. */
-function times(record: WindRecord, kinds: readonly StepKind[]): PastCell {
+function times(record: Winding, kinds: readonly StepKind[]): PastCell {
 	const steps = (record.run?.steps ?? []).filter(({ step }) => kinds.includes(kindOf(step)!));
 	if (steps.length === 0) return { planned: NONE, actual: NONE };
 	const sum = (of: (step: (typeof steps)[number]) => number): number =>
@@ -50,7 +50,7 @@ function times(record: WindRecord, kinds: readonly StepKind[]): PastCell {
 }
 
 /** A finished winding as it is compared with others. */
-export function pastRun(record: WindRecord, units: UnitSystem): PastRun {
+export function pastRun(record: Winding, units: UnitSystem): PastRun {
 	const worked = workOut(record.form, DEFAULT_UNITS);
 	const layer = worked.ok ? worked.value.fit.layers[worked.value.stopIndex] : undefined;
 	const planned = (of: (layer: Layer) => string): string => (layer ? of(layer) : NONE);

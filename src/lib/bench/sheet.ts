@@ -1,4 +1,4 @@
-import { CAUTIONS, jobSteps, ROLE_NAMES, SCHOOLS, toolsOf, type JobSetup } from '$lib/core';
+import { CAUTIONS, jobSteps, ROLE_NAMES, TECHNIQUES, toolsOf, type JobSetup } from '$lib/core';
 import { knotsOf } from './job';
 import { sentence, showDuration } from '$lib/wording/phrase';
 import type { SetupForm } from '$lib/setup/form';
@@ -22,7 +22,7 @@ export function sheetOf(form: SetupForm, job: JobSetup, units: UnitSystem, secon
 	const { plan, schools, parts, stopPart } = job;
 	const steps = jobSteps(job);
 	const show = (key: 'mount' | 'tension' | 'tag'): string =>
-		SCHOOLS[key].ways[schools[key] as never]['label'] as string;
+		TECHNIQUES[key].ways[schools[key] as never]['label'] as string;
 	return {
 		title: form.spool.name || 'Unnamed spool',
 		facts: [

@@ -7,7 +7,7 @@ import {
 	untwistSteps,
 	untwistTools,
 	type JobSetup,
-	type LetOutWay,
+	type UntwistTechnique,
 	type OffPart,
 	type OnSource,
 	type Step,
@@ -65,7 +65,7 @@ export interface Work {
 const CORE_LB = 20;
 
 /** How a part is stretched and walked in a lane. */
-export function wayOutOf(job: JobSetup, partId: string, laneMm: number): LetOutWay | undefined {
+export function stretchOf(job: JobSetup, partId: string, laneMm: number): UntwistTechnique | undefined {
 	const part = job.parts.find(({ id }) => id === partId);
 	if (!part) return undefined;
 	const backing = job.parts.find(({ role }) => role === 'backing')?.strengthLb ?? CORE_LB;
@@ -81,7 +81,7 @@ export function wayOutOf(job: JobSetup, partId: string, laneMm: number): LetOutW
 function untwistPlan(job: JobSetup, partId: string, laneMm: number): UntwistPlan | undefined {
 	const at = job.parts.findIndex(({ id }) => id === partId);
 	const part = job.parts[at];
-	const way = wayOutOf(job, partId, laneMm);
+	const way = stretchOf(job, partId, laneMm);
 	return part && way && { part, under: job.parts[at - 1], way };
 }
 

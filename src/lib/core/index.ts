@@ -112,17 +112,17 @@ export { DEFAULT_SPREADS, READING_SPREADS, type Spreads } from './uncertainty/sp
 export type { Problem } from './uncertainty/inputs';
 export { firstOrder, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';
-export { judge, usualBackingMm, type Remedy, type Verdict } from './judge/judge';
+export { judge, usualBackingMm, type Alternative, type Verdict } from './judge/judge';
 export { CAUTIONS, type Phrase, type Sentence } from './procedure/phrase';
 export {
-	gapOfSchool,
-	SCHOOL_KEYS,
-	SCHOOLS,
-	schoolsOf,
-	type ChosenSchools,
-	type SchoolKey,
-	type Schools
-} from './procedure/schools';
+	gapOfTechnique,
+	TECHNIQUE_KEYS,
+	TECHNIQUES,
+	techniquesOf,
+	type ChosenTechniques,
+	type TechniqueKey,
+	type Techniques
+} from './procedure/techniques';
 export {
 	isUnder,
 	JOINT_BUYS,
@@ -137,12 +137,12 @@ export { jobSteps } from './procedure/steps';
 export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
 export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
-export { remediesAt, REMEDY_KEYS, remedySign, type Remedy as WayBack } from './procedure/remedies';
+export { remediesAt, REMEDY_KEYS, remedySign, type Remedy } from './procedure/remedies';
 export { knotLengthMm } from './procedure/knot-lengths';
 export { toolsOf } from './procedure/laid-out';
 export type { Tool } from './procedure/tools';
 export { expectedSeconds, learnTempo, type Tempo } from './procedure/times';
-export { QUARRIES, waysToEnough, type MoreBacking } from './judge/enough';
+export { QUARRIES, moreBacking, type MoreBacking } from './judge/enough';
 export { cutFor } from './judge/shopping';
 export { COUNTED_BY, type RunEvent } from './run/events';
 export { runState, undoOf, type LogEntry, type RunState } from './run/state';
@@ -167,11 +167,16 @@ export { KNOT_TAKES_MM, takenMm, type KnotSlug } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';
 export { momentOf, recast, wrapsOf, type Knot, type Recast } from './knots/knot';
-export type { EndKind, Strand, StrandRole } from './knots/strand';
+export type { EndKind, KnotStrand, KnotStrandRole } from './knots/strand';
 export { NO_TURNS, rangeOf, times as timesTurns, type Turns } from './twist/belief';
 export { loopTest, TWIST_LIMITS, twistVerdict, USUAL_GROWTH, type TwistVerdict } from './twist/ledger';
-export { stretchAndWalk, waysOut, type LetOutSituation, type LetOutWay } from './twist/let-out';
-export { MACHINE_SCHOOLS, machineSays } from './twist/schools';
+export {
+	stretchAndWalk,
+	untwistTechniques,
+	type LetOutSituation,
+	type UntwistTechnique
+} from './twist/let-out';
+export { MACHINE_TECHNIQUES, machineSays } from './twist/techniques';
 export {
 	coilsIn,
 	gentlest,
@@ -192,13 +197,13 @@ export { addDays, dayNumber, dayNumbered, dayOf, daysBetween, readDay, type Day 
 export {
 	careState,
 	counting,
-	KEPT_KINDS,
+	STRAND_KINDS,
 	type CareEvent,
 	type CareJob,
 	type CareKind,
 	type CareState,
-	type Kept,
-	type KeptKind,
+	type Strand,
+	type StrandKind,
 	type Whereabouts
 } from './care/events';
 export { duesOf, JOB_NAMES, USUAL_RULES, type CareRule, type Due } from './care/rules';

@@ -1,13 +1,19 @@
-import { careState, type CareEvent, type Kept, dayOf } from '$lib/core';
+import { careState, type CareEvent, type Strand, dayOf } from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { careRow, isShown, momentsOf, USUAL_FILTER, type CareFilter } from './care-rows';
-import type { KeptEntry } from './strands';
+import type { StrandEntry } from './strands';
 
-const LINE: Kept = { id: 's:line', kind: 'line', label: 'Floating 6', lengthMm: 27_432, doubleTaper: false };
+const LINE: Strand = {
+	id: 's:line',
+	kind: 'line',
+	label: 'Floating 6',
+	lengthMm: 27_432,
+	doubleTaper: false
+};
 type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at'> : never;
 const life = (...parts: Part<CareEvent>[]): CareEvent[] =>
 	parts.map((part, i) => ({ id: `e${i}`, at: i, ...part }) as CareEvent);
-const entry = (events: CareEvent[], kept = LINE): KeptEntry => {
+const entry = (events: CareEvent[], kept = LINE): StrandEntry => {
 	const state = careState(kept, events);
 	const spoolId = state.whereabouts?.on === 'spool' ? state.whereabouts.spoolId : null;
 	return { kept, where: spoolId ?? 'on a coil: box', spoolId, state, dues: [] };

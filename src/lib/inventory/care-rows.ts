@@ -4,17 +4,17 @@ import {
 	type CareKind,
 	type CareState,
 	type Due,
-	type Kept,
-	type KeptKind,
+	type Strand,
+	type StrandKind,
 	type Turns
 } from '$lib/core';
-import type { KeptEntry } from './strands';
+import type { StrandEntry } from './strands';
 
 /** Which things are shown, as it stands in the address. */
 export interface CareFilter {
 	/** Part of a name or of a place. */
 	readonly sought: string;
-	readonly kind: KeptKind | 'all';
+	readonly kind: StrandKind | 'all';
 	readonly where: 'kept' | 'spool' | 'coil' | 'retired' | 'all';
 	/** Only what something is due for. */
 	readonly due: boolean;
@@ -39,7 +39,7 @@ export const USUAL_FILTER: CareFilter = {
 };
 
 /** Whether a thing is shown. */
-export function isShown({ kept, where, spoolId, state, dues }: KeptEntry, filter: CareFilter): boolean {
+export function isShown({ kept, where, spoolId, state, dues }: StrandEntry, filter: CareFilter): boolean {
 	if (filter.thing !== null) return kept.id === filter.thing;
 	if (filter.spool !== null) return spoolId === filter.spool;
 	const at = state.whereabouts?.on;
@@ -68,7 +68,7 @@ export interface Moment {
 
 /** A thing as its row on the care page needs it: its history written small. */
 export interface CareRow {
-	readonly kept: Kept;
+	readonly kept: Strand;
 	readonly where: string;
 	readonly spoolId: string | null;
 	readonly retired: boolean;
@@ -93,7 +93,7 @@ function write(event: CareEvent, twist: Turns, nameOf: (spoolId: string) => stri
 
 /** A row of an entry. */
 export const careRow = (
-	{ kept, where, spoolId, state, dues }: KeptEntry,
+	{ kept, where, spoolId, state, dues }: StrandEntry,
 	nameOf: (spoolId: string) => string
 ): CareRow => ({
 	kept,

@@ -1,4 +1,4 @@
-import { KEPT_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/core';
+import { STRAND_KINDS, type CareEvent, type CareJob, type CareRule } from '$lib/core';
 import { z } from 'zod';
 import { Day as day } from './day';
 import { ComponentForm } from '$lib/setup/form';
@@ -69,7 +69,7 @@ export const CareEventBody = z.discriminatedUnion('kind', eventShapes(LONGEST_ID
 
 /** An event as it is kept: what was sent, and what the server writes of the backing under it. */
 const LONGEST_KEPT_ID = LONGEST_ID + UNDER.length;
-export const KeptCareEvent = z.discriminatedUnion('kind', [
+export const StoredCareEvent = z.discriminatedUnion('kind', [
 	...eventShapes(LONGEST_KEPT_ID),
 	z.strictObject({
 		id: z.string().min(8).max(LONGEST_KEPT_ID),
@@ -126,7 +126,7 @@ const JOBS = ['clean', 'respool', 'judge', 'tug-test', 'rinse'] as const satisfi
 const Rule = z
 	.strictObject({
 		job: z.enum(JOBS),
-		kinds: z.array(z.enum(KEPT_KINDS)).min(1),
+		kinds: z.array(z.enum(STRAND_KINDS)).min(1),
 		everyDays: z.number().int().min(1).max(10_000).optional(),
 		everyDaysOut: z.number().min(1).max(1000).optional(),
 		saltCounts: z.number().min(0).max(100).optional(),

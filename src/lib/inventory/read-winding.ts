@@ -1,6 +1,6 @@
 import { fail, ok, parseLength, under, withUnit, type Issue, type Result } from '$lib/core';
 import { readTurns } from '$lib/setup/read-text';
-import type { RecordForm } from './winding';
+import type { WindingForm } from './winding';
 import { smallUnit, type UnitSystem } from '$lib/wording/units';
 
 export interface Readings {
@@ -22,7 +22,7 @@ function readMm(text: string, units: UnitSystem, field: 'depth' | 'gap', min: nu
 }
 
 /** Reads what was typed at the end of a job. Any of it may be left open; what is there must make sense. */
-export function readRecord(form: RecordForm, units: UnitSystem): Result<Readings> {
+export function readWinding(form: WindingForm, units: UnitSystem): Result<Readings> {
 	const turns = emptyIsNull(form.turns, () => readTurns(form.turns, ['turns']));
 	const depth = emptyIsNull(form.depth, () => readMm(form.depth, units, 'depth', 0));
 	// A gap may come out negative: the line stands above the rim, and that is worth writing down.
@@ -34,7 +34,7 @@ export function readRecord(form: RecordForm, units: UnitSystem): Result<Readings
 }
 
 /** The same with every bare number given the unit it was typed in. */
-export const settleRecord = (record: RecordForm, units: UnitSystem): RecordForm => ({
+export const settleWinding = (record: WindingForm, units: UnitSystem): WindingForm => ({
 	...record,
 	depth: withUnit(record.depth, smallUnit(units)),
 	gap: withUnit(record.gap, smallUnit(units))

@@ -1,9 +1,16 @@
 import { careState, type CareEvent, type Whereabouts, dayOf } from '$lib/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keptFromRecords, keptIdOf, readBrought, stillOn, type Brought, type FromRecords } from './strands';
+import {
+	windingHistory,
+	strandIdOf,
+	readBrought,
+	stillOn,
+	type Brought,
+	type WindingHistory
+} from './strands';
 import { newComponent } from '$lib/setup/presets';
-import type { WindRecord } from './winding';
+import type { Winding } from './winding';
 import type { ComponentForm, SetupForm } from '$lib/setup/form';
 import { isStrand, swapped, type Goes, type SpoolNow } from './swap';
 import { measured } from '$lib/setup/testing';
@@ -16,7 +23,7 @@ const SPOOLS = ['tarn', 'beck', 'firth'] as const;
 type SpoolId = (typeof SPOOLS)[number];
 
 class KitRoom {
-	readonly records: WindRecord[] = [];
+	readonly records: Winding[] = [];
 	/** What the test itself put on each spool, from the arbor outward. */
 	readonly on = new Map<SpoolId, string[]>();
 	/** What it took off, and never put on again. */
@@ -43,7 +50,7 @@ class KitRoom {
 			backingMeasured: false,
 			run: null
 		});
-		const now = form.fill.stack.map((component) => keptIdOf(setupId, component));
+		const now = form.fill.stack.map((component) => strandIdOf(setupId, component));
 		for (const before of this.on.get(spoolId) ?? []) if (!now.includes(before)) this.coils.add(before);
 		for (const [other, things] of this.on)
 			if (other !== spoolId)
@@ -78,7 +85,7 @@ class KitRoom {
 		this.coils.add(id);
 	}
 
-	told = (): FromRecords => keptFromRecords(this.records, this.written, this.brought);
+	told = (): WindingHistory => windingHistory(this.records, this.written, this.brought);
 
 	now(spoolId: SpoolId): SpoolNow | undefined {
 		const record = this.records.findLast((one) => one.spoolId === spoolId);
@@ -108,7 +115,9 @@ class KitRoom {
 		}
 		const there = this.now(from);
 		const top = there?.record.form.fill.stack.slice(0, there.still).filter(isStrand).at(-1);
-		return there && top?.role === 'line' ? { ...top, kept: keptIdOf(there.record.setupId, top) } : undefined;
+		return there && top?.role === 'line'
+			? { ...top, kept: strandIdOf(there.record.setupId, top) }
+			: undefined;
 	}
 
 	/** What lies outermost comes off by hand, and goes on a coil. */
@@ -194,7 +203,7 @@ describe('what is where, whatever was done', () => {
 				for (const one of SPOOLS) {
 					const now = room.now(one);
 					const there = now
-						? now.record.form.fill.stack.slice(0, now.still).map((c) => keptIdOf(now.record.setupId, c))
+						? now.record.form.fill.stack.slice(0, now.still).map((c) => strandIdOf(now.record.setupId, c))
 						: [];
 					expect(there).toEqual(room.on.get(one) ?? []);
 				}
@@ -228,7 +237,7 @@ describe('what was brought', () => {
 	const [one] = [{ id: 'brought-1', component: line(5) }];
 	const came: CareEvent = { id: 'brought-1:came', day: dayOf('2026-04-01'), at: 1, kind: 'came' };
 	const there = (...events: CareEvent[]): readonly string[] =>
-		keptFromRecords([], new Map([[one.id, events]]), [one]).kept.map(({ id }) => id);
+		windingHistory([], new Map([[one.id, events]]), [one]).kept.map(({ id }) => id);
 
 	it('is what its class and length say', () => {
 		expect(readBrought(one)).toMatchObject({

@@ -1,7 +1,7 @@
 import {
 	counting,
 	fail,
-	KEPT_KINDS,
+	STRAND_KINDS,
 	NO_TURNS,
 	ok,
 	parseLength,
@@ -11,8 +11,8 @@ import {
 	type CareState,
 	type Day,
 	type Due,
-	type Kept,
-	type KeptKind,
+	type Strand,
+	type StrandKind,
 	type Result,
 	type Turns,
 	type Whereabouts
@@ -20,13 +20,13 @@ import {
 import { Reader } from '$lib/setup/read-text';
 import { newSetup } from '$lib/setup/presets';
 import { readParts, type Part } from '$lib/setup/read-strands';
-import type { WindRecord } from './winding';
+import type { Winding } from './winding';
 import type { ComponentForm } from '$lib/setup/form';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 
 /** A line, head, tip or backing with what is written of it, as the page shows it. */
-export interface KeptEntry {
-	readonly kept: Kept;
+export interface StrandEntry {
+	readonly kept: Strand;
 	/** What it is on, in words: the name of a spool, the label of a coil. */
 	readonly where: string;
 	readonly spoolId: string | null;
@@ -35,15 +35,15 @@ export interface KeptEntry {
 }
 
 /** What was wound is where it was wound, and what lay there before lies on a coil: told from the windings alone. */
-export interface FromRecords {
-	readonly kept: readonly Kept[];
+export interface WindingHistory {
+	readonly kept: readonly Strand[];
 	readonly events: ReadonlyMap<string, readonly CareEvent[]>;
 	/** What each thing is made of, as it was last wound. */
 	readonly made: ReadonlyMap<string, ComponentForm>;
 }
 
 /** The very strand that a component of a set-up is: said, or this set-up's own. */
-export const keptIdOf = (setupId: string, { kept, id }: Pick<ComponentForm, 'kept' | 'id'>): string =>
+export const strandIdOf = (setupId: string, { kept, id }: Pick<ComponentForm, 'kept' | 'id'>): string =>
 	kept ?? `${setupId}:${id}`;
 
 /** Something that was there before anything was wound here: what it is. When it came, and where it lies, is written of it. */
@@ -52,9 +52,9 @@ export interface Brought {
 	readonly component: ComponentForm;
 }
 
-const isKept = (role: string): role is KeptKind => (KEPT_KINDS as readonly string[]).includes(role);
+const isStrandKind = (role: string): role is StrandKind => (STRAND_KINDS as readonly string[]).includes(role);
 
-const keptAs = (id: string, kind: KeptKind, { label, line }: Part, lengthMm: number): Kept => ({
+const strandAs = (id: string, kind: StrandKind, { label, line }: Part, lengthMm: number): Strand => ({
 	id,
 	kind,
 	label,
@@ -63,42 +63,42 @@ const keptAs = (id: string, kind: KeptKind, { label, line }: Part, lengthMm: num
 });
 
 /** Of something that was brought, what is looked after; issues where its description makes no sense. */
-export function readBrought({ id, component }: Brought): Result<Kept> {
+export function readBrought({ id, component }: Brought): Result<Strand> {
 	const reader = new Reader();
 	const fill = { ...newSetup().fill, stack: [{ ...component, solve: false }] };
 	const [part] = readParts(fill, DEFAULT_UNITS, reader);
 	if (reader.issues.length > 0)
 		// Seen from the component: it lies in no stack.
 		return { ok: false, issues: reader.issues.map((issue) => ({ ...issue, path: issue.path.slice(3) })) };
-	if (!part || !isKept(part.role) || !('sections' in part.component))
+	if (!part || !isStrandKind(part.role) || !('sections' in part.component))
 		return fail({ code: 'missing_value' }, ['length']);
-	return ok(keptAs(id, part.role, part, totalLengthMm(part.component.sections)));
+	return ok(strandAs(id, part.role, part, totalLengthMm(part.component.sections)));
 }
 
 /** A strand of a winding that is looked after. */
-interface Wound extends Kept {
+interface Wound extends Strand {
 	readonly component: ComponentForm;
 	/** What its way on to the spool put into it, where that was said. */
 	readonly turns: Turns | undefined;
 }
 
 /** The strands of a winding, from the arbor outward. Records do not change: worked out once for each. */
-const woundIn = new WeakMap<WindRecord, readonly Wound[]>();
-function strandsIn(record: WindRecord): readonly Wound[] {
+const woundIn = new WeakMap<Winding, readonly Wound[]>();
+function strandsIn(record: Winding): readonly Wound[] {
 	const before = woundIn.get(record);
 	if (before) return before;
 	const reader = new Reader();
 	const { fill } = record.form;
 	const strands = readParts(fill, DEFAULT_UNITS, reader).flatMap((part, i): Wound[] => {
 		const { id, role, component } = part;
-		if (!isKept(role)) return [];
+		if (!isStrandKind(role)) return [];
 		const form = fill.stack[i]!;
 		const lengthMm =
 			'sections' in component && !form.solve ? totalLengthMm(component.sections) : record.backingMm;
 		const travel = record.typed.travelled?.find((one) => one.part === id);
 		return [
 			{
-				...keptAs(keptIdOf(record.setupId, form), role, part, lengthMm),
+				...strandAs(strandIdOf(record.setupId, form), role, part, lengthMm),
 				component: form,
 				turns: travel && lengthMm > 0 ? transferTurns({ ...travel, lengthMm, onto: 'reel' }) : undefined
 			}
@@ -132,7 +132,7 @@ const isBefore = (a: { day: Day; at: number }, b: { day: Day; at: number }): boo
 	(a.day.compare(b.day) || a.at - b.at) < 0;
 
 /** Whether something is still on a spool at a winding, by what was written of it since it was put there. */
-function isThere(lying: Lying, { spoolId, woundOn, writtenAt }: WindRecord, written: Written): boolean {
+function isThere(lying: Lying, { spoolId, woundOn, writtenAt }: Winding, written: Written): boolean {
 	const now = { day: woundOn, at: writtenAt };
 	const moved = counting(written.get(lying.id) ?? []).findLast(
 		(event) => event.kind === 'moved' && isBefore(lying, event) && isBefore(event, now)
@@ -142,7 +142,7 @@ function isThere(lying: Lying, { spoolId, woundOn, writtenAt }: WindRecord, writ
 
 /** Windings told one after another: what each puts where. */
 class Telling {
-	readonly kept = new Map<string, Kept>();
+	readonly kept = new Map<string, Strand>();
 	readonly made = new Map<string, ComponentForm>();
 	readonly events = new Map<string, CareEvent[]>();
 	/** What lies on each spool, from the arbor outward. */
@@ -160,14 +160,14 @@ class Telling {
 		}
 	}
 
-	#add(record: WindRecord, id: string, what: string, event: Record<string, unknown>, later = 0): void {
+	#add(record: Winding, id: string, what: string, event: Record<string, unknown>, later = 0): void {
 		const list = this.events.get(id) ?? [];
 		const [day, at] = [record.woundOn, record.writtenAt + later];
 		list.push({ id: `${record.id}:${what}`, day, at, ...event } as CareEvent);
 		this.events.set(id, list);
 	}
 
-	take(record: WindRecord): void {
+	take(record: Winding): void {
 		const { spoolId } = record;
 		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || this.kept.has(id));
 		const [day, at] = [record.woundOn, record.writtenAt];
@@ -193,14 +193,14 @@ class Telling {
 		this.#on.set(spoolId, now);
 	}
 
-	#stays(record: WindRecord, { id, kind, component }: Wound): void {
+	#stays(record: Winding, { id, kind, component }: Wound): void {
 		this.made.set(id, component);
 		if (kind !== 'backing') return;
 		this.#add(record, id, 'changed', { kind: 'line-changed' });
 		if (record.run?.tug) this.#add(record, id, 'tugged', { kind: 'tug-test', result: record.run.tug }, 1);
 	}
 
-	#goesOn(record: WindRecord, { component, turns, ...thing }: Wound, again: boolean): void {
+	#goesOn(record: Winding, { component, turns, ...thing }: Wound, again: boolean): void {
 		const { id } = thing;
 		this.made.set(id, component);
 		if (!this.kept.has(id)) {
@@ -224,7 +224,7 @@ class Telling {
 		);
 	}
 
-	#comesOff(record: WindRecord, { id, part }: Lying): void {
+	#comesOff(record: Winding, { id, part }: Lying): void {
 		const { run, form } = record;
 		const atBench = run?.job === 'swap';
 		const usual = usualCoil(form.spool.name, atBench ? this.kept.get(id)?.label : undefined);
@@ -243,11 +243,11 @@ class Telling {
  * @param written what else happened, by the strand: what left its spool in between did not lie there any more
  * @param brought what was there before it was ever wound here; it is there as long as it is written that it came
  */
-export function keptFromRecords(
-	records: readonly WindRecord[],
+export function windingHistory(
+	records: readonly Winding[],
 	written: Written = new Map(),
 	brought: readonly Brought[] = []
-): FromRecords {
+): WindingHistory {
 	const telling = new Telling(written, brought);
 	for (const record of records) telling.take(record);
 	return { kept: [...telling.kept.values()], events: telling.events, made: telling.made };
@@ -258,12 +258,12 @@ export function keptFromRecords(
  * that lay over it.
  */
 export function stillOn(
-	{ form, setupId, spoolId }: WindRecord,
-	spoolOfKept: (keptId: string) => string | null | undefined
+	{ form, setupId, spoolId }: Winding,
+	spoolOfStrand: (keptId: string) => string | null | undefined
 ): number {
 	const { stack } = form.fill;
 	const gone = stack.findIndex(
-		(component) => isKept(component.role) && spoolOfKept(keptIdOf(setupId, component)) !== spoolId
+		(component) => isStrandKind(component.role) && spoolOfStrand(strandIdOf(setupId, component)) !== spoolId
 	);
 	return gone < 0 ? stack.length : gone;
 }

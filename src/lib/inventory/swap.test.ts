@@ -5,21 +5,21 @@ import { describe, expect, it } from 'vitest';
 import { jobText, readJob, workOf } from '$lib/bench/work';
 import { jobOf } from '$lib/bench/job';
 import { newComponent } from '$lib/setup/presets';
-import { keptFromRecords, keptIdOf, stillOn } from './strands';
-import type { WindRecord } from './winding';
+import { windingHistory, strandIdOf, stillOn } from './strands';
+import type { Winding } from './winding';
 import type { ComponentForm, SetupForm } from '$lib/setup/form';
 import { insteadOf, offParts, swapped, type SpoolNow } from './swap';
 import { measured, worked } from '$lib/setup/testing';
 
 /** A winding with so many of its components still there, on a spool that is described as it was then. */
-const now = (wound: WindRecord, still: number): SpoolNow => ({
+const now = (wound: Winding, still: number): SpoolNow => ({
 	record: wound,
 	still,
 	spool: wound.form.spool
 });
 
 let count = 0;
-const record = (form: SetupForm, given: Partial<WindRecord> = {}): WindRecord => ({
+const record = (form: SetupForm, given: Partial<Winding> = {}): Winding => ({
 	id: `record-${(count += 1)}`,
 	setupId: 'setup-1',
 	spoolId: 'spool-1',
@@ -93,7 +93,7 @@ describe('the gap that a swap leaves', () => {
 		const form = measured();
 		const planned = worked(form).fit.solved!;
 		const deeper = record(form, { depthMm: planned.stopDepthMm + 2, turns: 300 });
-		const gap = (from: WindRecord) => must(swapped(now(from, 2), 1, [line(5)], 'yd-mm')).gapMm;
+		const gap = (from: Winding) => must(swapped(now(from, 2), 1, [line(5)], 'yd-mm')).gapMm;
 		expect(gap(deeper)).toBeGreaterThan(gap(record(form)) + 1);
 	});
 	it('too much stands too high, and says so', () => {
@@ -119,15 +119,15 @@ describe('what is where, told from windings', () => {
 	const first = record(form);
 	const swap = must(swapped(now(first, 2), 1, [{ ...line(6, 'I'), note: 'sinker' }], 'yd-mm')).form;
 	const second = record(swap, { setupId: 'setup-2', woundOn: dayOf('2026-06-01') });
-	const at = (records: readonly WindRecord[], id: string) => {
-		const moved = keptFromRecords(records)
+	const at = (records: readonly Winding[], id: string) => {
+		const moved = windingHistory(records)
 			.events.get(id)!
 			.filter(({ kind }) => kind === 'moved')
 			.at(-1);
 		return moved?.kind === 'moved' ? moved.to : undefined;
 	};
 	it('backing stays one and the same; the line before is on a coil, the new one on the spool', () => {
-		const { kept, events } = keptFromRecords([first, second]);
+		const { kept, events } = windingHistory([first, second]);
 		expect(kept.map(({ id }) => id)).toEqual(['setup-1:backing', 'setup-1:line', 'setup-2:line']);
 		expect(at([first, second], 'setup-1:line')).toMatchObject({ on: 'coil' });
 		expect(at([first, second], 'setup-2:line')).toEqual({ on: 'spool', spoolId: 'spool-1' });
@@ -138,10 +138,10 @@ describe('what is where, told from windings', () => {
 			job: 'swap',
 			coils: { line: 'spring box' },
 			tug: 'doubtful'
-		} as unknown as WindRecord['run'];
+		} as unknown as Winding['run'];
 		const done = { ...second, id: 'done', run };
 		expect(at([first, done], 'setup-1:line')).toEqual({ on: 'coil', label: 'spring box' });
-		const backing = keptFromRecords([first, done]).events.get('setup-1:backing')!;
+		const backing = windingHistory([first, done]).events.get('setup-1:backing')!;
 		expect(backing.at(-1)).toMatchObject({ kind: 'tug-test', result: 'doubtful' });
 	});
 	it('from reel to reel: it is on the other, and not left on the first', () => {
@@ -165,7 +165,7 @@ describe('what is where, told from windings', () => {
 		});
 	});
 	it('wound again as it was, everything is respooled', () => {
-		const { events } = keptFromRecords([first, record(form)]);
+		const { events } = windingHistory([first, record(form)]);
 		expect(events.get('setup-1:line')!.map(({ kind }) => kind)).toContain('respooled');
 	});
 	it('how it came off what it was on goes into its twist', () => {
@@ -173,15 +173,15 @@ describe('what is where, told from windings', () => {
 			{ part: 'line', source: 'line-spool', leaving: 'over-side', seen: 'clockwise' }
 		] as const;
 		const careless = record(form, { typed: { ...first.typed, travelled: [...travelled] } });
-		const moved = keptFromRecords([careless])
+		const moved = windingHistory([careless])
 			.events.get('setup-1:line')!
 			.find(({ kind }) => kind === 'moved');
 		// 27.4 m off a spool of 130 mm: about 67 coils (L / pi d).
 		expect(moved?.kind === 'moved' && moved.turns!.mean).toBeCloseTo(27_432 / (Math.PI * 130), 0);
 	});
 	it("a strand is the one it is said to be, else its set-up's own", () => {
-		expect(keptIdOf('s', { id: 'line' })).toBe('s:line');
-		expect(keptIdOf('s', { id: 'line', kept: 'other:line' })).toBe('other:line');
+		expect(strandIdOf('s', { id: 'line' })).toBe('s:line');
+		expect(strandIdOf('s', { id: 'line', kept: 'other:line' })).toBe('other:line');
 	});
 	it('what comes off is named from the outside in', () => {
 		expect(offParts(now(first, 2), 1).map(({ id }) => id)).toEqual(['line']);

@@ -1,26 +1,16 @@
-import {
-	fail,
-	isKnown,
-	ok,
-	radiusAtVolume,
-	spaceMm3,
-	volumeToRadius,
-	type OffPart,
-	type OnSource,
-	type Result,
-	type Role
-} from '$lib/core';
+import { fail, ok, type OffPart, type OnSource, type Result, type Role } from '$lib/core';
+import { gapOver, type GapLeft } from '$lib/setup/gap-over';
 import { Reader } from '$lib/setup/read-text';
-import { keptIdOf } from './strands';
+import { strandIdOf } from './strands';
 import { readParts } from '$lib/setup/read-strands';
-import type { WindRecord } from './winding';
+import type { Winding } from './winding';
 import type { ComponentForm, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnitSystem } from '$lib/wording/units';
 import { asWound, type AsWound } from './wound';
 
 /** What is on a spool now: its newest winding, how many of its components are still there, and the spool as it is described now. */
 export interface SpoolNow {
-	readonly record: WindRecord;
+	readonly record: Winding;
 	readonly still: number;
 	readonly spool: SpoolForm;
 }
@@ -33,11 +23,8 @@ export const woundNow = ({ record, spool }: SpoolNow): AsWound | undefined =>
 export type Goes = Omit<ComponentForm, 'solve'>;
 
 /** A spool with something else on it, as a set-up; and the gap that leaves. */
-export interface Swapped {
+export interface PlannedSwap extends GapLeft {
 	readonly form: SetupForm;
-	readonly gapMm: number;
-	/** Nothing stands above rim or frame. */
-	readonly fits: boolean;
 }
 
 /** Something that could go on. */
@@ -86,7 +73,7 @@ export function swapped(
 	keep: number,
 	goesOn: readonly Goes[],
 	units: UnitSystem
-): Result<Swapped> {
+): Result<PlannedSwap> {
 	const { record, still } = now;
 	const wound = woundNow(now);
 	if (!wound || keep < 1 || keep > still) return fail({ code: 'missing_value' }, ['keep']);
@@ -94,7 +81,7 @@ export function swapped(
 	const { spool, workout } = wound;
 	const stays = fill.stack.slice(0, keep).map((component, i): ComponentForm => ({
 		...component,
-		kept: keptIdOf(record.setupId, component),
+		kept: strandIdOf(record.setupId, component),
 		solve: i === workout.stopIndex
 	}));
 	const taken = stays.map(({ id }) => id);
@@ -106,12 +93,11 @@ export function swapped(
 	const reader = new Reader();
 	const parts = readParts({ ...fill, stack: [...stays, ...on] }, units, reader).slice(keep);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
-	const goingMm3 = parts.reduce(
-		(sum, { component }) => sum + (isKnown(component) ? spaceMm3(component) : 0),
-		0
+	const { gapMm, fits } = gapOver(
+		spool,
+		wound.surfacesMm[keep - 1]!,
+		parts.map(({ component }) => component)
 	);
-	const surfaceMm = radiusAtVolume(spool, volumeToRadius(spool, wound.surfacesMm[keep - 1]!) + goingMm3);
-	const gapMm = spool.gapFromRadiusMm - surfaceMm;
 	return ok({
 		form: {
 			spool: now.spool,
@@ -125,7 +111,7 @@ export function swapped(
 			}
 		},
 		gapMm,
-		fits: gapMm >= Math.max(0, spool.gapFromRadiusMm - spool.rimRadiusMm)
+		fits
 	});
 }
 

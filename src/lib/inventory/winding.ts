@@ -29,7 +29,7 @@ export const RunSummary = z.object({
 export type RunSummary = z.infer<typeof RunSummary>;
 
 /** A finished winding: the set-up it followed, what was measured, and what is therefore on the spool. */
-export interface WindRecord {
+export interface Winding {
 	readonly id: string;
 	readonly setupId: string;
 	readonly spoolId: string;
@@ -37,7 +37,7 @@ export interface WindRecord {
 	/** When it was written down, ms: of two things on one day the later. */
 	readonly writtenAt: number;
 	/** As typed. */
-	readonly typed: RecordForm;
+	readonly typed: WindingForm;
 	readonly turns: number | null;
 	readonly depthMm: number | null;
 	readonly gapMm: number | null;
@@ -60,7 +60,7 @@ export const TravelForm = z.strictObject({
 export type TravelForm = z.infer<typeof TravelForm>;
 
 /** What came out, as typed. All but the date may be left open. */
-export const RecordForm = z.strictObject({
+export const WindingForm = z.strictObject({
 	woundOn: z
 		.string()
 		.refine((text) => readDay(text) !== undefined, { error: 'Give a day, such as 2026-11-25.' }),
@@ -72,6 +72,6 @@ export const RecordForm = z.strictObject({
 	/** Of parts that are not named here nobody knows. */
 	travelled: z.array(TravelForm).max(MAX_COMPONENTS).optional()
 });
-export type RecordForm = z.infer<typeof RecordForm>;
+export type WindingForm = z.infer<typeof WindingForm>;
 /** What is sent of it: with the run at the bench that it ends, so that two windows at the end of one job write it down once. */
-export const WriteRecord = RecordForm.extend({ run: z.string().max(64).optional() });
+export const WriteWinding = WindingForm.extend({ run: z.string().max(64).optional() });

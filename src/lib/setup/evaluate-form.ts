@@ -1,16 +1,12 @@
 import {
-	isKnown,
 	judge,
 	ok,
-	solveFit,
 	type BackingMaterial,
 	type Issue,
-	type KnownComponent,
 	type LineClass,
 	type Path,
 	type Problem,
 	type Result,
-	type Spool,
 	type Verdict
 } from '$lib/core';
 import { leaderUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
@@ -18,18 +14,17 @@ import { BOUNDS } from './bounds';
 import type { SetupDescription } from './description';
 import { evaluate, type Evaluation } from './evaluate';
 import type { FillForm, SetupForm } from './form';
+import { gapOver, type GapLeft } from './gap-over';
 import { readSource, readSpreads } from './read-spool';
 import { checkOpen, readParts, readSwap, type Part } from './read-strands';
 import { readField, readOptional, Reader, readTurns } from './read-text';
 
 /** Another head, tip or line in the place of one in the stack, everything else as it lies. */
-export interface Swapped {
+export interface SwapFit extends GapLeft {
 	readonly id: string;
 	readonly part: Part;
 	/** Place in the stack. */
 	readonly index: number;
-	readonly gapMm: number;
-	readonly fits: boolean;
 }
 
 /** Everything a set-up as typed amounts to. */
@@ -40,7 +35,7 @@ export interface Workout extends Evaluation {
 	/** What the line is, or comes to: what is usual under it goes by that. */
 	readonly line: LineClass;
 	readonly material?: BackingMaterial;
-	readonly swaps: readonly Swapped[];
+	readonly swaps: readonly SwapFit[];
 	readonly leaderMm: number;
 }
 
@@ -72,18 +67,19 @@ const atFields = (issues: readonly Issue[], kind: Problem['source']['kind']): Is
 
 function swapsOf(
 	fill: FillForm,
-	spool: Spool,
-	stack: readonly KnownComponent[],
+	{ known, fit, stack }: Evaluation,
 	units: UnitSystem,
 	reader: Reader
-): Swapped[] {
+): SwapFit[] {
+	const { spool } = known;
 	return fill.swaps.flatMap((swap, i) => {
 		const index = fill.stack.findIndex(({ id }) => id === swap.of);
 		if (index < 0) return [];
 		const part = readSwap(swap, fill.stack[index]!.role, fill, units, reader, ['fill', 'swaps', i]);
-		if (!isKnown(part.component) || reader.issues.length > 0) return [];
-		const fit = solveFit(spool, stack.with(index, part.component), 0);
-		return fit.ok ? [{ id: swap.id, part, index, gapMm: fit.value.gapMm, fits: fit.value.fits }] : [];
+		if (reader.issues.length > 0) return [];
+		const under = fit.layers[index - 1]?.outerRadiusMm ?? spool.arborRadiusMm;
+		const gap = gapOver(spool, under, [part.component, ...stack.slice(index + 1)]);
+		return [{ id: swap.id, part, index, ...gap }];
 	});
 }
 
@@ -133,9 +129,9 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const evaluated = evaluate(description);
 	if (!evaluated.ok) return { ok: false, issues: atFields(evaluated.issues, description.spool.kind) };
-	const { problem, known, fit, estimate, stack, stopIndex } = evaluated.value;
+	const { problem, fit, estimate, stopIndex } = evaluated.value;
 	const line = parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? ORDINARY;
-	const swaps = swapsOf(form.fill, known.spool, stack, units, reader);
+	const swaps = swapsOf(form.fill, evaluated.value, units, reader);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const material = parts[stopIndex]?.material;
 	return ok({

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { codes, measured, worked } from './testing';
-import { readRecord, settleRecord } from '$lib/inventory/read-winding';
+import { readWinding, settleWinding } from '$lib/inventory/read-winding';
 import { settleSetup } from './settle';
 import { newSetup } from './presets';
 import { SetupForm } from './form';
-import { type RecordForm } from '$lib/inventory/winding';
+import { type WindingForm } from '$lib/inventory/winding';
 import { showLeader, showLong, showSmall, showToBuy } from '$lib/wording/units';
 import { wordIssue } from '$lib/wording/issues';
 import { jobSteps } from '$lib/core';
@@ -89,20 +89,20 @@ describe('settling', () => {
 });
 
 describe('what came out', () => {
-	const typed = (given: Partial<RecordForm>): RecordForm => ({
+	const typed = (given: Partial<WindingForm>): WindingForm => ({
 		woundOn: '2026-03-01', turns: '', depth: '', gap: '', note: '', who: '', ...given
 	}); // prettier-ignore
 	it('may be left open', () => {
-		expect(readRecord(typed({}), 'yd-mm')).toEqual({
+		expect(readWinding(typed({}), 'yd-mm')).toEqual({
 			ok: true,
 			value: { turns: null, depthMm: null, gapMm: null }
 		});
 	});
 	it('reads units, and a gap that is none', () => {
-		const read = readRecord(typed({ turns: '949 turns', depth: '0.45 in', gap: '-1' }), 'yd-mm');
+		const read = readWinding(typed({ turns: '949 turns', depth: '0.45 in', gap: '-1' }), 'yd-mm');
 		expect(read).toMatchObject({ ok: true, value: { turns: 949, gapMm: -1 } });
 		expect(read.ok && read.value.depthMm).toBeCloseTo(11.43, 6);
-		expect(settleRecord(typed({ depth: '11' }), 'yd-mm').depth).toBe('11 mm');
+		expect(settleWinding(typed({ depth: '11' }), 'yd-mm').depth).toBe('11 mm');
 	});
 	it.each([
 		[{ turns: 'many' }, 'turns'],
@@ -110,7 +110,7 @@ describe('what came out', () => {
 		[{ depth: 'deep' }, 'depth'],
 		[{ gap: '400 mm' }, 'gap']
 	])('refuses %j', (given, field) => {
-		expect(readRecord(typed(given), 'yd-mm')).toMatchObject({ ok: false, issues: [{ path: [field] }] });
+		expect(readWinding(typed(given), 'yd-mm')).toMatchObject({ ok: false, issues: [{ path: [field] }] });
 	});
 	it('turns and depth give the length, whatever the diameter: L = πN(D₀ + D₁)/2', () => {
 		expect(lengthOfTurnsMm(949.27084, 19, 30.572064) / 1000).toBeCloseTo(147.835, 3);

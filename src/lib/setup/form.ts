@@ -5,11 +5,11 @@ import {
 	keys,
 	MAKERS_ALLOWANCES,
 	ROLES,
-	SCHOOL_KEYS,
-	SCHOOLS,
+	TECHNIQUE_KEYS,
+	TECHNIQUES,
 	TAPERS,
 	WINDING_HANDS,
-	type ChosenSchools
+	type ChosenTechniques
 } from '$lib/core';
 import { z } from 'zod';
 import { MAX_COMPONENTS, MAX_RATINGS, MAX_TAPER_ROWS, MOST_TYPED, SPOOL_SHAPES, SPOOL_WAYS } from './limits';
@@ -117,15 +117,17 @@ export const SpreadsForm = z.strictObject({
 });
 
 /** Where people differ: this set-up's own ways; what is not there is as the person has it, or as usual. */
-export const SchoolsForm = z.strictObject(
-	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, z.enum(keys<string>(SCHOOLS[key].ways)).optional()]))
-) as unknown as z.ZodType<ChosenSchools>;
-
-const SaveSchools = z.strictObject(
+export const TechniquesForm = z.strictObject(
 	Object.fromEntries(
-		SCHOOL_KEYS.map((key) => [key, z.enum(keys<string>(SCHOOLS[key].ways)).nullable().optional()])
+		TECHNIQUE_KEYS.map((key) => [key, z.enum(keys<string>(TECHNIQUES[key].ways)).optional()])
 	)
-) as unknown as z.ZodType<{ readonly [K in keyof ChosenSchools]?: ChosenSchools[K] | null }>;
+) as unknown as z.ZodType<ChosenTechniques>;
+
+const SaveTechniquesOnly = z.strictObject(
+	Object.fromEntries(
+		TECHNIQUE_KEYS.map((key) => [key, z.enum(keys<string>(TECHNIQUES[key].ways)).nullable().optional()])
+	)
+) as unknown as z.ZodType<{ readonly [K in keyof ChosenTechniques]?: ChosenTechniques[K] | null }>;
 
 /** What goes on it, and how. */
 export const FillForm = z.strictObject({
@@ -142,7 +144,7 @@ export const FillForm = z.strictObject({
 	halfFit: Typed,
 	/** Turns of backing that then went over it until the gap was right: the reverse fill. */
 	reverseTurns: z.string().max(20),
-	schools: SchoolsForm.default({}),
+	schools: TechniquesForm.default({}),
 	spreads: SpreadsForm
 });
 export type FillForm = z.infer<typeof FillForm>;
@@ -163,13 +165,13 @@ export const CreateSetup = z.strictObject({
 });
 
 /** How it is wound and tied, changed from the bench. What is left out stays as it is. With a version, only over that one. */
-export const SaveWays = z.strictObject({
+export const SaveTechniques = z.strictObject({
 	version: z.number().int().min(1).optional(),
 	/** Each technique that is chosen, or null where the person's own holds again. */
-	schools: SaveSchools.optional(),
+	schools: SaveTechniquesOnly.optional(),
 	arborTurns: FillForm.shape.arborTurns.optional(),
 	gap: Typed.optional(),
 	/** A joint by the part it joins on. */
 	joints: z.record(z.string().max(40), z.enum(keys(JOINTS))).optional()
 });
-export type SaveWays = z.infer<typeof SaveWays>;
+export type SaveTechniques = z.infer<typeof SaveTechniques>;

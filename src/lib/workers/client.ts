@@ -26,18 +26,18 @@ const start = <T>(run: (worker: Remote<FitWorker>, job: number) => Promise<Answe
 };
 
 /** The arguments of a call, its number left out: the client gives it. */
-type Asked<K extends 'simulate' | 'ladder' | 'match'> =
+type CallOf<K extends 'simulate' | 'ladder' | 'match'> =
 	Parameters<FitWorker[K]> extends [number, ...infer Rest] ? Rest : never;
 
 export const simulateAside = (
-	...[problem, planned, options, onProgress]: Asked<'simulate'>
+	...[problem, planned, options, onProgress]: CallOf<'simulate'>
 ): Job<Simulation> =>
 	start((worker, job) => worker.simulate(job, problem, planned, options, proxy(onProgress)));
 
-export const ladderAside = (...asked: Asked<'ladder'>): Job<Ladder> =>
+export const ladderAside = (...asked: CallOf<'ladder'>): Job<Ladder> =>
 	start((worker, job) => worker.ladder(job, ...asked));
 
 export const matchAside = (
-	...[spools, lines, backing, gapMm, onProgress]: Asked<'match'>
+	...[spools, lines, backing, gapMm, onProgress]: CallOf<'match'>
 ): Job<MatchCell[][]> =>
 	start((worker, job) => worker.match(job, spools, lines, backing, gapMm, proxy(onProgress)));

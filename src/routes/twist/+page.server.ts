@@ -1,11 +1,11 @@
-import { keptNow, woundAs } from '$lib/server/services';
+import { strandsNow, woundAs } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 /** With `?line=`, what the ledger of that line says. Nothing else of the address is read here: the rest needs no server. */
 export const load: PageServerLoad = async ({ url, depends, locals }) => {
 	depends('wendle:care');
 	const id = url.searchParams.get('line');
-	const now = id === null ? undefined : await keptNow();
+	const now = id === null ? undefined : await strandsNow();
 	const [kept, state] = [
 		now?.kept.find((one) => one.id === id),
 		id === null ? undefined : now?.states.get(id)

@@ -2,7 +2,7 @@
 	import {
 		formatNumber,
 		machineSays,
-		MACHINE_SCHOOLS,
+		MACHINE_TECHNIQUES,
 		rangeOf,
 		USUAL_GROWTH,
 		transfersTurns,
@@ -16,10 +16,10 @@
 	import LengthInput from '$lib/ui/features/twist/LengthInput.svelte';
 	import LoopTest from '$lib/ui/features/twist/LoopTest.svelte';
 	import TravelWay from '$lib/ui/features/twist/TravelWay.svelte';
-	import { Asked } from '$lib/ui/state/asked.svelte';
+	import { UrlState } from '$lib/ui/state/url-state.svelte';
 
 	let { data } = $props();
-	const asked = new Asked<TwistQuestion>(
+	const asked = new UrlState<TwistQuestion>(
 		() => data.question,
 		(changed) => {
 			const query = questionQuery(changed);
@@ -114,7 +114,7 @@
 
 {#snippet asItIs()}
 	<p class="mt-6 max-w-[70ch] text-[15px]" data-schools>
-		Some say: <q>{MACHINE_SCHOOLS[0]}</q> Others: <q>{MACHINE_SCHOOLS[1]}</q>
+		Some say: <q>{MACHINE_TECHNIQUES[0]}</q> Others: <q>{MACHINE_TECHNIQUES[1]}</q>
 		{line ? 'For this line, as its ledger stands,' : 'For what is planned here'}
 		{machineSays(verdict) === 0 ? 'the first have a point' : 'the second are right'}.
 	</p>

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, dayNumber, dayNumbered, dayOf, daysBetween, readDay } from './days';
-import { careState, counting, type CareEvent, type Kept } from './events';
+import { careState, counting, type CareEvent, type Strand } from './events';
 import { paceOf } from './pace';
 import { dueBy, duesOf, USUAL_RULES, type CareRule, type Due } from './rules';
 
-const LINE: Kept = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
-const BACKING: Kept = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
+const LINE: Strand = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
+const BACKING: Strand = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
 let count = 0;
 type Part<E> = E extends CareEvent ? Omit<E, 'id' | 'at' | 'day'> : never;
 const at = (day: string, part: Part<CareEvent>, id?: string): CareEvent =>

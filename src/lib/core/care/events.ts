@@ -3,12 +3,12 @@ import { learnGrowth, loopTest, twistAlong, type TwistEntry, type TwistNow } fro
 import type { Day } from './days';
 
 /** What can be looked after: one of the strands that go on a spool. */
-export const KEPT_KINDS = ['backing', 'running-line', 'line', 'head', 'tip'] as const;
-export type KeptKind = (typeof KEPT_KINDS)[number];
+export const STRAND_KINDS = ['backing', 'running-line', 'line', 'head', 'tip'] as const;
+export type StrandKind = (typeof STRAND_KINDS)[number];
 
-export interface Kept {
+export interface Strand {
 	readonly id: string;
-	readonly kind: KeptKind;
+	readonly kind: StrandKind;
 	readonly label: string;
 	readonly lengthMm: number;
 	/** The same from both ends: it can be turned round. */
@@ -114,7 +114,7 @@ function twistEntry(event: CareEvent, metres: number): TwistEntry {
 }
 
 /** A thing as its events leave it, whatever order they came in, and however often. */
-export function careState({ lengthMm }: Kept, all: readonly CareEvent[]): CareState {
+export function careState({ lengthMm }: Strand, all: readonly CareEvent[]): CareState {
 	const events = counting(all);
 	const last: Partial<Record<CareKind, { day: Day; daysOutSince: number }>> = {};
 	let [daysOut, saltDays, cutMm] = [0, 0, 0];

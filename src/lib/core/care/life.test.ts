@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, dayNumber, dayOf, daysBetween, type Day } from './days';
-import { careState, type CareEvent, type CareJob, type Kept } from './events';
+import { careState, type CareEvent, type CareJob, type Strand } from './events';
 import { paceOf } from './pace';
 import { duesOf, USUAL_RULES, type CareRule, type Due } from './rules';
 
-const LINE: Kept = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
-const BACKING: Kept = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
+const LINE: Strand = { id: 'line', kind: 'line', label: 'Floating 6', lengthMm: 30_000, doubleTaper: false };
+const BACKING: Strand = { ...LINE, id: 'backing', kind: 'backing', label: '20 lb' };
 const BEGAN = dayOf('2027-01-10');
 
 /** What doing a job is written down as. A line that is judged is kept, so that its life goes on. */
@@ -28,7 +28,7 @@ interface Life {
 
 /** Someone who goes out on these days, looks at what is due every evening, and does it at once. */
 function live(
-	kept: Kept,
+	kept: Strand,
 	rules: readonly CareRule[],
 	out: ReadonlyMap<number, 'fresh' | 'salt'>,
 	days: number

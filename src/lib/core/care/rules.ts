@@ -1,11 +1,11 @@
 import { addDays, dayNumber, daysBetween, type Day } from './days';
 import { paceOf, type Pace } from './pace';
-import type { CareJob, CareKind, CareState, Kept, KeptKind } from './events';
+import type { CareJob, CareKind, CareState, Strand, StrandKind } from './events';
 
 /** When something falls due, whichever of what is said here is first. */
 export interface CareRule {
 	readonly job: CareJob;
-	readonly kinds: readonly KeptKind[];
+	readonly kinds: readonly StrandKind[];
 	readonly everyDays?: number;
 	readonly everyDaysOut?: number;
 	/** Days out in salt water count for so many, and those in fresh. */
@@ -118,7 +118,7 @@ function dateOf({ everyDays, paceCounts = 1 }: CareRule, last: Day | undefined, 
 const reaches = (value: number, limit: number | undefined): boolean => limit !== undefined && value >= limit;
 
 /** When a rule falls due for a thing, and whether that is past. Nothing for what it is not about, or what is retired. */
-export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day): Due | undefined {
+export function dueBy(rule: CareRule, kept: Strand, state: CareState, today: Day): Due | undefined {
 	if (!rule.kinds.includes(kept.kind) || state.whereabouts?.on === 'retired') return undefined;
 	const { job, everyDaysOut, saltCounts = 1, freshCounts = 1 } = rule;
 	const counts = { salt: saltCounts, fresh: freshCounts };
@@ -142,7 +142,7 @@ export function dueBy(rule: CareRule, kept: Kept, state: CareState, today: Day):
 }
 
 /** Everything that falls due for a thing, what is overdue first, then by its day; where several rules ask for one job, the first. */
-export function duesOf(rules: readonly CareRule[], kept: Kept, state: CareState, today: Day): Due[] {
+export function duesOf(rules: readonly CareRule[], kept: Strand, state: CareState, today: Day): Due[] {
 	const order = ({ overdue, expectedOn }: Due): number =>
 		overdue ? -Infinity : expectedOn === undefined ? Infinity : dayNumber(expectedOn);
 	const all = rules

@@ -6,7 +6,7 @@ import { cutFromRear } from '../line/sections';
 import { fitOf, STRAIGHT } from '../testing';
 import type { Problem } from '../uncertainty/inputs';
 import { toMm } from '../units/units';
-import { waysToEnough } from './enough';
+import { moreBacking } from './enough';
 import { cutFor, RETAIL_YARDS } from './shopping';
 
 const problem = (number: number, gapMm = 4): Problem => ({
@@ -23,7 +23,7 @@ describe('ways to enough backing', () => {
 	it.each([6, 8, 12])('each, carried out, brings what is wanted: under a #%d', (number) => {
 		const tight = problem(number);
 		const least = (fitOf(tight).fits ? length(tight) : 0) + toMm(12, 'yd');
-		const ways = waysToEnough(tight, fitOf(tight), least);
+		const ways = moreBacking(tight, fitOf(tight), least);
 		expect(ways.length).toBeGreaterThan(0);
 		for (const way of ways) {
 			const [backing, line] = tight.stack;
@@ -39,14 +39,14 @@ describe('ways to enough backing', () => {
 	});
 	it('takes the thickest backing that is thin enough', () => {
 		const least = length(problem(6)) * 1.2;
-		const thinner = waysToEnough(problem(6), fitOf(problem(6)), least).find(
+		const thinner = moreBacking(problem(6), fitOf(problem(6)), least).find(
 			(w) => w.kind === 'thinner-backing'
 		);
 		expect(thinner?.kind === 'thinner-backing' && thinner.material.slug).toBe('gel-spun-65');
 	});
 	it('are none when there is enough, and none that asks for half the line', () => {
-		expect(waysToEnough(problem(6), fitOf(problem(6)), toMm(50, 'yd'))).toEqual([]);
-		const far = waysToEnough(problem(6), fitOf(problem(6)), toMm(900, 'yd'));
+		expect(moreBacking(problem(6), fitOf(problem(6)), toMm(50, 'yd'))).toEqual([]);
+		const far = moreBacking(problem(6), fitOf(problem(6)), toMm(900, 'yd'));
 		expect(far).toEqual([]);
 	});
 });

@@ -66,7 +66,7 @@ function shorter({ problem, missingMm3 }: Shortage): MoreBacking | undefined {
  * What would bring the open length of a problem to `leastMm`: the least change of each kind that does.
  * Empty when there is enough already, or nothing to solve.
  */
-export function waysToEnough(problem: Problem, planned: Fit, leastMm: number): MoreBacking[] {
+export function moreBacking(problem: Problem, planned: Fit, leastMm: number): MoreBacking[] {
 	const { solved, fits } = planned;
 	const built = spoolOf(problem.source);
 	if (!solved || !built.ok || (fits && solved.lengthMm >= leastMm)) return [];

@@ -29,7 +29,7 @@ export function usualBackingMm(lineNumber: number): number {
 /** A gap that "just clears". Common practice: 2–3 mm. */
 export const TIGHT_GAP_MM = 2.5;
 
-export type Remedy =
+export type Alternative =
 	| { kind: 'thinner-backing'; material: BackingMaterial; lengthMm: number }
 	| { kind: 'smaller-gap'; gapMm: number; lengthMm: number }
 	| { kind: 'no-backing'; gapMm: number }
@@ -38,14 +38,14 @@ export type Remedy =
 	| { kind: 'lighter-line'; line: LineClass; lengthMm: number };
 
 export type Verdict =
-	| { kind: 'too-big'; excess: Excess; remedies: readonly Remedy[] }
+	| { kind: 'too-big'; excess: Excess; remedies: readonly Alternative[] }
 	| {
 			kind: 'fits';
 			backing: 'short' | 'usual' | 'plenty';
 			usualMm: number;
 			/** The low end of the gap's range is below nothing: it may rub. */
 			mayRub: boolean;
-			remedies: readonly Remedy[];
+			remedies: readonly Alternative[];
 	  };
 
 function lengthWith(problem: Problem, change: Partial<Problem>): number | undefined {
@@ -57,7 +57,7 @@ function lengthWith(problem: Problem, change: Partial<Problem>): number | undefi
 
 const present = <T>(value: T | undefined): value is T => value !== undefined;
 
-function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
+function moreBacking(problem: Problem, lengthMm: number): Alternative[] {
 	const backing = problem.stack.find((component) => !isKnown(component));
 	const thinner = BACKING_MATERIALS.filter(
 		(m) => backing && !isKnown(backing) && m.diameterMm < 0.95 * backing.diameterMm
@@ -66,7 +66,7 @@ function moreBacking(problem: Problem, lengthMm: number): Remedy[] {
 		isKnown(component) || !thinner ? component : { ...component, diameterMm: thinner.diameterMm };
 	const withThinner = thinner && lengthWith(problem, { stack: problem.stack.map(swap) });
 	const withLessGap = problem.gapMm > TIGHT_GAP_MM ? lengthWith(problem, { gapMm: TIGHT_GAP_MM }) : undefined;
-	const remedies: (Remedy | undefined)[] = [
+	const remedies: (Alternative | undefined)[] = [
 		withThinner ? { kind: 'thinner-backing', material: thinner, lengthMm: withThinner } : undefined,
 		withLessGap && withLessGap > lengthMm
 			? { kind: 'smaller-gap', gapMm: TIGHT_GAP_MM, lengthMm: withLessGap }
@@ -85,7 +85,7 @@ export function overMm3({ source, gapMm }: Problem, fit: Fit): number {
 }
 
 /** What can be cut is thin line: the rear of a whole line, or a running line. A head stays whole. */
-function shorterLine({ stack }: Problem, spaceMm3: number): Remedy | undefined {
+function shorterLine({ stack }: Problem, spaceMm3: number): Alternative | undefined {
 	const thin = stack.find((c) => c.role === 'running-line') ?? stack.findLast((c) => c.role === 'line');
 	if (!thin || !isKnown(thin)) return undefined;
 	const cutMm = rearLengthOfVolume(thin.sections, spaceMm3 * packingFraction(thin.layEfficiency));
@@ -95,7 +95,7 @@ function shorterLine({ stack }: Problem, spaceMm3: number): Remedy | undefined {
 }
 
 /** A spool of the same diameters that would take it. */
-function widerSpool({ source, gapMm }: Problem, spaceMm3: number): Remedy | undefined {
+function widerSpool({ source, gapMm }: Problem, spaceMm3: number): Alternative | undefined {
 	const built = spoolOf(source);
 	if (!built.ok) return undefined;
 	const { spool } = built.value;
@@ -105,7 +105,7 @@ function widerSpool({ source, gapMm }: Problem, spaceMm3: number): Remedy | unde
 }
 
 /** The heaviest lighter line of the same kind that fits over at least its usual backing, or else over any. */
-function lighterLine(problem: Problem, line: LineClass): Remedy | undefined {
+function lighterLine(problem: Problem, line: LineClass): Alternative | undefined {
 	const candidates = Array.from({ length: line.number - 1 }, (_, i) => line.number - 1 - i).flatMap(
 		(number) => {
 			const lighter = { ...line, number };

@@ -1,7 +1,7 @@
 import type { Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
-import { helix, strand, type Strand } from './strand';
-import { drawnTo, wayOf, type Way } from './way';
+import { helix, strand, type KnotStrand } from './strand';
+import { drawnTo, knotPath, type KnotPath } from './path';
 
 const LINE_MM = 1.7;
 const LEG = 1.85;
@@ -13,7 +13,7 @@ const ON_LEGS = 2.55;
 type InBight = Pose<'end' | 'gap' | 'open' | 'tag'>;
 
 /** A bight of thick line, and a thin strand that comes up through it, is wound back toward its end, and leaves as it came. */
-function albright({ end, gap, open, tag }: InBight, turns: number, side: 1 | -1 = 1): Strand[] {
+function albright({ end, gap, open, tag }: InBight, turns: number, side: 1 | -1 = 1): KnotStrand[] {
 	const outer = CORE + 1 + gap;
 	const swept = 2 * Math.PI * (turns - 1) + Math.PI / 4;
 	const length = ((2 + gap) * swept) / (2 * Math.PI);
@@ -66,10 +66,10 @@ function albright({ end, gap, open, tag }: InBight, turns: number, side: 1 | -1 
 					[beyond + 1 + tag, -1.5, 3.3]
 				] satisfies Vec3[]))
 	];
-	const { control, marks } = wayOf(lying, wound, out);
+	const { control, marks } = knotPath(lying, wound, out);
 	const [atLying, atWound, atOut] = marks as [number, number, number];
 	const firstTurn = atWound - (atWound - atLying - 4) * Math.max(0, 1 - (2 * Math.PI) / swept);
-	const way: Way = { control, marks: [atLying, firstTurn, atWound, atOut] };
+	const way: KnotPath = { control, marks: [atLying, firstTurn, atWound, atOut] };
 	return [
 		strand('line', LINE_MM, [...leg, ...other], { start: 'standing', end: 'tag' }),
 		{

@@ -1,13 +1,13 @@
 import { smooth, type Vec3 } from './curve';
 import { inOrder, staged, type Knot, type Pose } from './knot';
 import { beside, coilLength, coilWay, overhandWay, type Coil } from './shapes';
-import { strand, type Strand } from './strand';
-import { drawnTo, extended, upTo } from './way';
+import { strand, type KnotStrand } from './strand';
+import { drawnTo, extended, upTo } from './path';
 
 const ARBOR_MM = 11;
 
 /** The arbor, looked at along its axis. */
-const arborAt = (x: number, y = 0, outsideMm = ARBOR_MM): Strand =>
+const arborAt = (x: number, y = 0, outsideMm = ARBOR_MM): KnotStrand =>
 	strand(
 		'arbor',
 		1,
@@ -32,7 +32,7 @@ function stopper(from: Vec3, passes: number, snug: number): Vec3[] {
 }
 
 /** Backing that comes in along the axis, goes round the arbor, and comes back as the strand that is coiled. */
-function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0): Strand[] {
+function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0): KnotStrand[] {
 	const coil: Coil = { x: 0, core: 1, radius: 1, standing: 6, tag, turns, gap };
 	const right = coilLength(coil) + 6;
 	const centre = right + ARBOR_MM + 3;
@@ -156,7 +156,7 @@ const PAIR_MM = 1.15;
 const WIDE_ARBOR_MM = 18;
 
 /** A surgeon's loop whose loop goes round the arbor so many times, the standing part to the left. */
-function overSpool({ on, slack, trim }: OverSpool, turns: number): Strand[] {
+function overSpool({ on, slack, trim }: OverSpool, turns: number): KnotStrand[] {
 	const knot = smooth(overhandWay(2, { spread: 3.4, loop: 7.5, pitch: 6.2, lead: 8 }).control);
 	const [endX, endY] = knot.at(-1)!;
 	const inner = WIDE_ARBOR_MM + 0.9 + slack;

@@ -5,7 +5,7 @@ import { crossingsOf } from './crossings';
 import { norm, sub, type Vec3 } from './curve';
 import { closedAbove, linkingNumber } from './invariants';
 import { momentOf, recast, wrapsOf, type Knot } from './knot';
-import { type Strand } from './strand';
+import { type KnotStrand } from './strand';
 
 const counts = ({ wraps }: Knot): number[] =>
 	Array.from({ length: wraps.most - wraps.least + 1 }, (_, i) => wraps.least + i);
@@ -18,14 +18,14 @@ const MOVES = CASES.filter(([, { knot, wraps, stage }]) => {
 	return stage.moved && [least, usual, most].includes(wraps);
 });
 const apart = (a: Vec3, b: Vec3): number => norm(sub(a, b));
-const last = (slug: string, wraps: number): readonly Strand[] =>
+const last = (slug: string, wraps: number): readonly KnotStrand[] =>
 	findKnot(slug)!.stages.at(-1)!.strands(wraps);
 /** T(2, n): n ones with alternating signs. */
 const torus = (n: number): number[] => Array.from({ length: n }, (_, i) => (i % 2 === 0 ? 1 : -1));
 /** How often a strand passes over the front of a coil: outside of everything, where it changes from up to down. */
-const inFront = ({ points }: Strand): number =>
+const inFront = ({ points }: KnotStrand): number =>
 	points.filter(([, y, z], i) => i > 0 && z > 3.2 && y < 0 !== points[i - 1]![1] < 0).length;
-const closing = ({ points }: Strand) => knotOf(closedAbove(points));
+const closing = ({ points }: KnotStrand) => knotOf(closedAbove(points));
 
 describe('every stage of every knot', () => {
 	it.each(CASES)('%s: strands keep apart by a strand, and every place is a number', (_, { stage, wraps }) => {
@@ -111,7 +111,7 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 		});
 	});
 	it.each([2, 3])("a surgeon's loop of %i passes: the strand that runs double is T(2, 2n + 1)", (n) => {
-		const [{ points }] = last('surgeons-loop', n) as [Strand];
+		const [{ points }] = last('surgeons-loop', n) as [KnotStrand];
 		// Half of the strand, from the standing end to the fold, runs the path once.
 		const half = points.slice(0, Math.floor(points.length / 2) - 20);
 		expect(knotOf(closedAbove(half)).alexander).toEqual(torus(2 * n + 1));
@@ -125,20 +125,20 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 			[5, 6, 7, 8, 10].map((n) => [slug, n] as const)
 		)
 	)('%s of %i wraps: as many in front, and its strand is T(2, 2n − 1)', (slug, n) => {
-		const [line, leader] = last(slug, n) as [Strand, Strand];
+		const [line, leader] = last(slug, n) as [KnotStrand, KnotStrand];
 		expect(closing(leader).alexander).toEqual(torus(2 * n - 1));
 		expect(closing(line).alexander).toEqual([1]);
 		expect(Math.abs(windings(leader.points))).toBeCloseTo(n - 2 / 3, 2);
 		expect(inFront(leader)).toBe(n);
 	});
 	it.each([3, 4, 6])('a uni of %i turns is a knot that the arbor alone keeps', (n) => {
-		const [, backing] = last('uni-arbor', n) as [Strand, Strand];
+		const [, backing] = last('uni-arbor', n) as [KnotStrand, KnotStrand];
 		expect(inFront(backing)).toBe(n);
 		// A running knot: with nothing in its loop it falls open.
 		expect(closing(backing).alexander).toEqual([1]);
 	});
 	it('loop to loop lies square: each loop alone is a ring, the two are not linked as rings, and end to end it is a reef', () => {
-		const [a, b] = last('loop-to-loop', 1) as [Strand, Strand];
+		const [a, b] = last('loop-to-loop', 1) as [KnotStrand, KnotStrand];
 		const rings = [a, b].map(({ points }) => ({ points, closed: true }));
 		for (const ring of rings) expect(knotOf(ring).alexander).toEqual([1]);
 		const crossings = crossingsOf(rings);
@@ -165,18 +165,18 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 	it.each([1, 2])(
 		'an overhand of %i passes on the arbor: with nothing in its loop only the stopper is left',
 		(n) => {
-			const [, backing] = last('overhand-arbor', n) as [Strand, Strand];
+			const [, backing] = last('overhand-arbor', n) as [KnotStrand, KnotStrand];
 			expect(inFront(backing)).toBe(n + 1);
 			expect(closing(backing).alexander).toEqual(torus(2 * n + 1));
 			// Before the stopper, nothing is left at all.
-			const [, before] = findKnot('overhand-arbor')!.stages[1]!.strands(n) as [Strand, Strand];
+			const [, before] = findKnot('overhand-arbor')!.stages[1]!.strands(n) as [KnotStrand, KnotStrand];
 			expect(closing(before).alexander).toEqual([1]);
 		}
 	);
 	it('a mirror turns the sign of every crossing', () => {
 		for (const knot of KNOTS) {
 			const strands = knot.stages.at(-1)!.strands(knot.wraps.usual);
-			const signs = (curves: readonly Strand[]): number =>
+			const signs = (curves: readonly KnotStrand[]): number =>
 				crossingsOf(curves).reduce((sum, { sign }) => sum + sign, 0);
 			const mirrored = strands.map((s) => ({
 				...s,

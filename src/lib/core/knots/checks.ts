@@ -2,7 +2,7 @@ import { crossingsOf, type Crossing, type Curve } from './crossings';
 import { add, norm, scale, sub, type Vec3 } from './curve';
 import { signatureOf } from './flaws';
 import { alexander, gaussCode } from './invariants';
-import type { Strand } from './strand';
+import type { KnotStrand } from './strand';
 
 /** What the tests measure of a knot; nothing else needs it. */
 
@@ -30,7 +30,7 @@ export function knotOf(curve: Curve): {
 }
 
 /** Whether two pictures show the same tying: nothing that can be pushed about makes a difference, this does. */
-export const tiedAlike = (a: readonly Strand[], b: readonly Strand[]): boolean =>
+export const tiedAlike = (a: readonly KnotStrand[], b: readonly KnotStrand[]): boolean =>
 	signatureOf(a) === signatureOf(b);
 
 /** How many times a strand winds about the x axis, from the angle it turns through; signed. */
@@ -45,7 +45,7 @@ export function windings(points: readonly Vec3[]): number {
 }
 
 /** Room left between strands: the least distance of their surfaces, mm; below 0 they pass through one another. */
-export function clearanceMm(strands: readonly Strand[]): number {
+export function clearanceMm(strands: readonly KnotStrand[]): number {
 	let least = Infinity;
 	strands.forEach((a, i) => {
 		for (let j = i; j < strands.length; j++) least = Math.min(least, clearance(a, strands[j]!, i === j));
@@ -53,7 +53,7 @@ export function clearanceMm(strands: readonly Strand[]): number {
 	return least;
 }
 
-function clearance(a: Strand, b: Strand, same: boolean): number {
+function clearance(a: KnotStrand, b: KnotStrand, same: boolean): number {
 	const apart = a.radiusMm + b.radiusMm;
 	// Along one strand, what is nearer than a tight bend's half circle is the bend itself.
 	const alongA = distances(a.points);

@@ -1,13 +1,13 @@
 import { crossingsOf, type Crossing } from './crossings';
 import type { Vec3 } from './curve';
 import { alexander, closedAbove, gaussCode, linkingNumber } from './invariants';
-import type { Strand } from './strand';
+import type { KnotStrand } from './strand';
 
 /**
  * What does not change however strands are pushed about while their ends are held: the Alexander polynomial of each,
  * and how each two are linked, every open strand closed above all others.
  */
-export function signatureOf(strands: readonly Strand[]): string {
+export function signatureOf(strands: readonly KnotStrand[]): string {
 	const curves = strands.map(({ points, closed }, i) => {
 		if (closed) return { points, closed };
 		const above = closedAbove(points);
@@ -39,7 +39,10 @@ const overs = (crossings: readonly Crossing[]): string[] =>
 		.sort();
 
 /** The strands with one crossing the other way: what was under is lifted over it. None if that turns others as well. */
-export function flipped(strands: readonly Strand[], crossing: Crossing): readonly Strand[] | undefined {
+export function flipped(
+	strands: readonly KnotStrand[],
+	crossing: Crossing
+): readonly KnotStrand[] | undefined {
 	const { over, under } = crossing;
 	const lifted = strands[under.curve]!;
 	const reach = 2.6 * (lifted.radiusMm + strands[over.curve]!.radiusMm);
@@ -58,7 +61,7 @@ export function flipped(strands: readonly Strand[], crossing: Crossing): readonl
 }
 
 /** Every way to get one crossing wrong that makes another knot of it, as far as the invariants can tell. */
-export function flaws(strands: readonly Strand[]): (readonly Strand[])[] {
+export function flaws(strands: readonly KnotStrand[]): (readonly KnotStrand[])[] {
 	const right = signatureOf(strands);
 	return crossingsOf(strands)
 		.filter(({ over, under }) => [over, under].every(({ curve }) => strands[curve]!.start !== 'object'))

@@ -4,14 +4,14 @@ import { findKnot } from './catalogue';
 import { crossingsOf } from './crossings';
 import type { Vec3 } from './curve';
 import { closedAbove, linkingNumber } from './invariants';
-import { type Strand } from './strand';
+import { type KnotStrand } from './strand';
 
-const stageOf = (slug: string, stage: number, wraps: number): readonly Strand[] =>
+const stageOf = (slug: string, stage: number, wraps: number): readonly KnotStrand[] =>
 	findKnot(slug)!.stages.at(stage)!.strands(wraps);
 const torus = (n: number): number[] => Array.from({ length: n }, (_, i) => (i % 2 === 0 ? 1 : -1));
-const closing = ({ points }: Strand) => knotOf(closedAbove(points));
+const closing = ({ points }: KnotStrand) => knotOf(closedAbove(points));
 /** How often two strands are linked when each is closed, one high above, the other higher still. */
-function linked(a: Strand, b: Strand): number {
+function linked(a: KnotStrand, b: KnotStrand): number {
 	const above = closedAbove(b.points);
 	const higher = { ...above, points: above.points.map((p, i): Vec3 => (i < b.points.length ? p : [p[0], p[1], p[2] + 50])) }; // prettier-ignore
 	return linkingNumber(crossingsOf([closedAbove(a.points), higher]), 0, 1);
@@ -21,7 +21,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	it.each([3, 4, 6])(
 		'a double uni of %i turns: two coils, each T(2, 2n − 1), each round the other strand',
 		(n) => {
-			const [line, backing] = stageOf('double-uni', -1, n) as [Strand, Strand];
+			const [line, backing] = stageOf('double-uni', -1, n) as [KnotStrand, KnotStrand];
 			for (const strand of [line, backing]) {
 				expect(closing(strand).alexander).toEqual(torus(2 * n - 1));
 				expect(Math.abs(windings(strand.points))).toBeGreaterThan(n - 1);
@@ -35,13 +35,13 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	it.each([3, 5, 7])(
 		'a blood knot of %i turns: neither strand is knotted alone, and they wind round each other',
 		(n) => {
-			const [leader, tippet] = stageOf('blood-knot', -1, n) as [Strand, Strand];
+			const [leader, tippet] = stageOf('blood-knot', -1, n) as [KnotStrand, KnotStrand];
 			for (const strand of [leader, tippet]) expect(closing(strand).alexander).toEqual([1]);
-			const before = stageOf('blood-knot', 1, n) as [Strand, Strand];
+			const before = stageOf('blood-knot', 1, n) as [KnotStrand, KnotStrand];
 			expect(Math.abs(windings(before[0].points.filter(([x]) => x > 4.6)))).toBeCloseTo(n, 1);
 			const { wrong } = findKnot('blood-knot')!.stages.find((stage) => stage.wrong)!;
-			const right = stageOf('blood-knot', -1, 3) as [Strand, Strand];
-			const same = wrong!.strands() as [Strand, Strand];
+			const right = stageOf('blood-knot', -1, 3) as [KnotStrand, KnotStrand];
+			const same = wrong!.strands() as [KnotStrand, KnotStrand];
 			// Both ends from one side: the crossings of one passage are turned over, and the link is another.
 			expect(linked(...same)).not.toBe(linked(...right));
 			expect(Math.abs(linked(leader, tippet))).toBeGreaterThanOrEqual(n);
@@ -50,7 +50,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	it.each([4, 8, 12])(
 		'an Albright of %i wraps: round both strands of the bight, out where it came in',
 		(n) => {
-			const [line, backing] = stageOf('albright', -1, n) as [Strand, Strand];
+			const [line, backing] = stageOf('albright', -1, n) as [KnotStrand, KnotStrand];
 			const wound = backing.points.filter(([x]) => x < 0.95 * Math.max(...line.points.map(([lx]) => lx)));
 			expect(Math.round(Math.abs(windings(wound)))).toBeGreaterThanOrEqual(n - 1);
 			// A ring of thick line, its ends joined: the thin one goes in and out on one side, so that they are not linked.
@@ -61,15 +61,15 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	);
 	it('an Albright whose end leaves on the other side is linked with the fold', () => {
 		const { wrong } = findKnot('albright')!.stages.find((stage) => stage.wrong)!;
-		const [line, backing] = wrong!.strands() as [Strand, Strand];
+		const [line, backing] = wrong!.strands() as [KnotStrand, KnotStrand];
 		const ring = { points: line.points, closed: true };
 		expect(Math.abs(linkingNumber(crossingsOf([ring, closedBehind(backing.points)]), 0, 1))).toBe(1);
 	});
 	it.each([5, 6, 9])('a loop of your own: two nail knots of %i wraps over both strands of the line', (n) => {
-		const [line, first, second] = stageOf('own-loop', -1, n) as [Strand, Strand, Strand];
+		const [line, first, second] = stageOf('own-loop', -1, n) as [KnotStrand, KnotStrand, KnotStrand];
 		for (const mono of [first, second]) expect(closing(mono).alexander).toEqual(torus(2 * n - 1));
 		expect(closing(line).alexander).toEqual([1]);
-		const at = ({ points }: Strand) => points.reduce((sum, [x]) => sum + x, 0) / points.length;
+		const at = ({ points }: KnotStrand) => points.reduce((sum, [x]) => sum + x, 0) / points.length;
 		expect(at(second)).toBeGreaterThan(at(first));
 	});
 	it.each([5, 8])('a needle nail knot of %i wraps is a nail knot whose strand comes out of the core', (n) => {
@@ -82,7 +82,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	it.each([2, 3])(
 		"two surgeon's knots in a row of %i passes: the strand that runs double is T(2, 2n + 1) twice over",
 		(n) => {
-			const [{ points }] = stageOf('surgeons-loop-two', -1, n) as [Strand];
+			const [{ points }] = stageOf('surgeons-loop-two', -1, n) as [KnotStrand];
 			const half = points.slice(0, Math.floor(points.length / 2) - 20);
 			const { alexander, determinant } = knotOf(closedAbove(half));
 			// A sum of knots multiplies their polynomials (Alexander 1928).
@@ -95,7 +95,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 		}
 	);
 	it.each([1, 2, 3])('a loop over the spool, %i times round the arbor', (n) => {
-		const [arbor, backing] = stageOf('spool-loop', -1, n) as [Strand, Strand];
+		const [arbor, backing] = stageOf('spool-loop', -1, n) as [KnotStrand, KnotStrand];
 		const [xs, ys] = [0, 1].map((i) => arbor.points.map((p) => p[i as 0 | 1]));
 		const middle = (values: number[]) => (Math.min(...values) + Math.max(...values)) / 2;
 		const [cx, cy] = [middle(xs!), middle(ys!)];

@@ -1,11 +1,11 @@
 import type { Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
 import { coilLength, coilWay } from './shapes';
-import { around, helix, type Strand, type StrandRole } from './strand';
-import { drawnTo, extended, wayOf } from './way';
+import { around, helix, type KnotStrand, type KnotStrandRole } from './strand';
+import { drawnTo, extended, knotPath } from './path';
 
 const FAR = 26;
-const one = (role: StrandRole, points: readonly Vec3[]): Strand => ({
+const one = (role: KnotStrandRole, points: readonly Vec3[]): KnotStrand => ({
 	role,
 	radiusMm: 1,
 	closed: false,
@@ -20,7 +20,7 @@ const fromOtherSide = (points: readonly Vec3[]): Vec3[] => points.map(([x, y, z]
 type TwoCoils = Pose<'one' | 'other' | 'gap' | 'apart' | 'tag'>;
 
 /** Two ends side by side, each wound round the other strand and itself. */
-function doubleUni(pose: TwoCoils, turns: number): Strand[] {
+function doubleUni(pose: TwoCoils, turns: number): KnotStrand[] {
 	const { gap, apart, tag } = pose;
 	const length = coilLength({ turns, radius: 1, gap });
 	const coil = coilWay({ x: -apart - length, core: 1, radius: 1, standing: 0.8, turns, gap, tag });
@@ -131,10 +131,10 @@ function windWay({ gap, tag }: TwoWinds, turns: number, through: 1 | -1) {
 		[1.8, r + 1.6, -2.2 * through],
 		[2.2, r + 3 + tag, -2 * through]
 	];
-	return wayOf(laid, winding, returned, out);
+	return knotPath(laid, winding, returned, out);
 }
 
-const blood = (pose: TwoWinds, turns: number, second: 1 | -1 = -1): Strand[] => [
+const blood = (pose: TwoWinds, turns: number, second: 1 | -1 = -1): KnotStrand[] => [
 	one('leader', drawnTo(windWay(pose, turns, 1), pose.one)),
 	one('tippet', fromOtherSide(drawnTo(windWay(pose, turns, second), pose.other)))
 ];

@@ -1,5 +1,5 @@
 import type { Caution } from '../procedure/phrase';
-import type { Strand, StrandRole } from './strand';
+import type { KnotStrand, KnotStrandRole } from './strand';
 
 interface Words {
 	readonly title: string;
@@ -8,15 +8,15 @@ interface Words {
 	readonly looks: string;
 	readonly cautions?: readonly Caution[];
 	/** How it lies when the usual mistake was made, to hold against it. */
-	readonly wrong?: { readonly strands: () => readonly Strand[]; readonly says: string };
+	readonly wrong?: { readonly strands: () => readonly KnotStrand[]; readonly says: string };
 }
 
 /** One stage of tying: what to do, where people go wrong, how it should look. */
 export interface KnotStage extends Words {
 	/** The strands as they lie then, for so many wraps. */
-	readonly strands: (wraps: number) => readonly Strand[];
+	readonly strands: (wraps: number) => readonly KnotStrand[];
 	/** The way there from the stage before, from 0 to 1. Where strands would have to pass through one another, none. */
-	readonly moved?: (wraps: number, share: number) => readonly Strand[];
+	readonly moved?: (wraps: number, share: number) => readonly KnotStrand[];
 }
 
 /** A knot: what it is for, how many wraps it takes, and how it is tied. */
@@ -44,7 +44,7 @@ export type Pose<K extends string> = Readonly<Record<K, number>>;
  * @param stages each with its pose; `via` what lies on the way there; `jumps` where there is no way there
  */
 export function staged<K extends string>(
-	shape: (pose: Pose<K>, wraps: number) => readonly Strand[],
+	shape: (pose: Pose<K>, wraps: number) => readonly KnotStrand[],
 	stages: readonly (Words & {
 		readonly pose: Pose<K>;
 		readonly via?: readonly Pose<K>[];
@@ -78,9 +78,9 @@ function between<K extends string>(from: Pose<K>, to: Pose<K>, share: number): P
 
 /** What is to be seen between two stages. */
 export interface KnotMoment {
-	readonly strands: readonly Strand[];
+	readonly strands: readonly KnotStrand[];
 	/** Another picture that takes its place, where nothing moves: and how far it has come, 0–1. */
-	readonly fading?: { readonly strands: readonly Strand[]; readonly share: number };
+	readonly fading?: { readonly strands: readonly KnotStrand[]; readonly share: number };
 }
 
 /** The knot at a place between its stages: 0 is the first, 1.5 midway from the second to the third. */
@@ -94,12 +94,12 @@ export function momentOf({ stages }: Knot, wraps: number, place: number): KnotMo
 }
 
 /** What stands for what, where a knot is tied with other strands than it is usually drawn with. */
-export type Recast = Partial<Record<StrandRole, StrandRole>>;
+export type Recast = Partial<Record<KnotStrandRole, KnotStrandRole>>;
 
 /** The same knot tied with other strands. */
 export function recast(knot: Knot, as: Recast | undefined): Knot {
 	if (!as) return knot;
-	const cast = (strands: readonly Strand[]): Strand[] =>
+	const cast = (strands: readonly KnotStrand[]): KnotStrand[] =>
 		strands.map((strand) => ({ ...strand, role: as[strand.role] ?? strand.role }));
 	return {
 		...knot,

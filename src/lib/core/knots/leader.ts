@@ -1,7 +1,7 @@
 import { smooth, type Vec3 } from './curve';
 import { inOrder, staged, type Knot, type Pose } from './knot';
-import type { Strand } from './strand';
-import { drawnTo, wayOf } from './way';
+import type { KnotStrand } from './strand';
+import { drawnTo, knotPath } from './path';
 
 /** `coils`: turns still coiled; `wrapped`: the butt's turns round them, 0 off, 1 on; `run`: straight leader drawn off, mm. */
 type Coiled = Pose<'coils' | 'wrapped' | 'run'>;
@@ -10,7 +10,7 @@ const BETWEEN = 2;
 const INNERMOST = 8;
 
 /** A leader as it is sold: coiled, the butt wound round the coils. The fine end is the inner one and leaves to the left. */
-function coiled({ coils, wrapped, run }: Coiled, wraps: number): Strand[] {
+function coiled({ coils, wrapped, run }: Coiled, wraps: number): KnotStrand[] {
 	const outermost = INNERMOST + BETWEEN * coils;
 	const perTurn = 20;
 	const count = Math.max(6, Math.round(coils * perTurn));
@@ -40,7 +40,7 @@ function coiled({ coils, wrapped, run }: Coiled, wraps: number): Strand[] {
 		const r = middle + across * Math.cos(phase);
 		return [r * Math.cos(angle), r * Math.sin(angle), deep * Math.sin(phase)];
 	});
-	const way = wayOf([...off, ...ring], turns);
+	const way = knotPath([...off, ...ring], turns);
 	return [
 		{
 			role: 'leader',
@@ -54,7 +54,7 @@ function coiled({ coils, wrapped, run }: Coiled, wraps: number): Strand[] {
 }
 
 /** A leader laid out, still remembering its coils: `wave` is how high, mm. */
-function laidOut({ wave }: Pose<'wave'>): Strand[] {
+function laidOut({ wave }: Pose<'wave'>): KnotStrand[] {
 	const control = Array.from({ length: 41 }, (_, i): Vec3 => {
 		const x = -32 + 1.6 * i;
 		return [x, wave * Math.sin((2 * Math.PI * i) / 12), 0.6 * wave * Math.cos((2 * Math.PI * i) / 12)];

@@ -1,6 +1,6 @@
 import type { Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
-import { strand, type Strand, type StrandRole } from './strand';
+import { strand, type KnotStrand, type KnotStrandRole } from './strand';
 
 /**
  * Two loops on their way into each other. The reel's loop: where it is (`at`), how far it reaches and how wide it is,
@@ -38,7 +38,7 @@ function bight(
 	return [...upper, ...lower.map(([x, y, z]): Vec3 => [x, -y, z])];
 }
 
-const one = (role: StrandRole, points: readonly Vec3[]): Strand =>
+const one = (role: KnotStrandRole, points: readonly Vec3[]): KnotStrand =>
 	strand(role, 1, points, { start: 'standing', end: 'standing' });
 
 /** A curve without what lies beyond `x`, at both its ends. */
@@ -48,7 +48,7 @@ function upToX(points: readonly Vec3[], x: number): Vec3[] {
 	return points.slice(first, last + 1);
 }
 
-function twoLoops(pose: TwoLoops): Strand[] {
+function twoLoops(pose: TwoLoops): KnotStrand[] {
 	const { at, lineAt, lineWide, coil } = pose;
 	// The far ends stay where they are, so that a loop that moves is led, not pushed.
 	const reel = bight(pose, LIFT, LEAD + 4 + at).map(([x, y, z]): Vec3 => [x + at, y, z]);
@@ -67,7 +67,7 @@ const COIL_THROUGH: TwoLoops = { ...COIL_TO_GO, tip: 1 };
 const SQUARE: TwoLoops = { ...THROUGH, tip: 1 };
 
 /** One loop hitched round the end of the other: the other stays straight, this one crosses itself. */
-function hitched(): Strand[] {
+function hitched(): KnotStrand[] {
 	const leg: Vec3[] = [
 		[-LEAD, 1.4, 0],
 		[-10.5, 1.4, -0.6],

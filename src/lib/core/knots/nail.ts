@@ -1,8 +1,8 @@
 import type { Vec3 } from './curve';
 import { inOrder, staged, type Knot, type KnotStage, type Pose } from './knot';
 import { coilLength, coilWay } from './shapes';
-import { around, strand, type Strand, type StrandRole } from './strand';
-import { drawnTo, extended } from './way';
+import { around, strand, type KnotStrand, type KnotStrandRole } from './strand';
+import { drawnTo, extended } from './path';
 
 const LINE_MM = 1.7;
 const REACH = 16;
@@ -15,9 +15,9 @@ const INNER = LINE_MM + 1 + USUAL_GAP_MM;
 
 /** `end`: lying 0, a wrap 1, all wraps 2, through 3. `tip`: line beyond the wraps, mm. `out`: how far a tool is pulled out, mm. */
 type OnLine = Pose<'end' | 'gap' | 'tip' | 'tag' | 'out'>;
-type Nail = (pose: OnLine, wraps: number) => Strand[];
+type Nail = (pose: OnLine, wraps: number) => KnotStrand[];
 
-function nail({ end, gap, tip, tag }: OnLine, turns: number): Strand[] {
+function nail({ end, gap, tip, tag }: OnLine, turns: number): KnotStrand[] {
 	const length = coilLength({ turns, radius: 1, gap });
 	const way = coilWay({ x: 0, core: LINE_MM, radius: 1, standing: REACH, turns, gap, tag });
 	return [
@@ -25,7 +25,7 @@ function nail({ end, gap, tip, tag }: OnLine, turns: number): Strand[] {
 		tied('leader', drawnTo(way, end))
 	];
 }
-const tied = (role: StrandRole, points: readonly Vec3[]): Strand => ({
+const tied = (role: KnotStrandRole, points: readonly Vec3[]): KnotStrand => ({
 	role,
 	radiusMm: 1,
 	closed: false,
@@ -33,7 +33,7 @@ const tied = (role: StrandRole, points: readonly Vec3[]): Strand => ({
 	end: 'tag',
 	points
 });
-const object = (radiusMm: number, control: readonly Vec3[]): Strand =>
+const object = (radiusMm: number, control: readonly Vec3[]): KnotStrand =>
 	strand('tool', radiusMm, control, { start: 'object', end: 'object' });
 
 /** A tube beside the line, or a tool with a groove: both cut open, so that the end is seen in it. */
@@ -41,7 +41,7 @@ const inTube: Nail = (pose, turns) => {
 	if (pose.out >= FAR_OUT) return nail(pose, turns);
 	const right = coilLength({ turns, radius: 1, gap: USUAL_GAP_MM }) + 0.3 - pose.out;
 	const [, y, z] = around(0, BELOW, INNER);
-	const wall = (off: number): Strand =>
+	const wall = (off: number): KnotStrand =>
 		object(0.3, [
 			[right - coilLength({ turns, radius: 1, gap: USUAL_GAP_MM }) - 13, y + off, z],
 			[right, y + off, z]
@@ -133,7 +133,7 @@ export const NAIL_KNOT_TOOL: Knot = {
 };
 
 /** A stiff piece beside the line, and a loop of fine mono whose eye sticks out beyond the tip. */
-function stiff(turns: number, out: number): Strand[] {
+function stiff(turns: number, out: number): KnotStrand[] {
 	const length = coilLength({ turns, radius: 1, gap: USUAL_GAP_MM });
 	const [, y, z] = around(0, BELOW, INNER);
 	const piece = around(0, -Math.PI / 2 - 0.75, INNER - 0.4);
@@ -161,7 +161,7 @@ function stiff(turns: number, out: number): Strand[] {
 }
 
 /** The end on its way through the eye instead of back under the wraps: 3 is through it. */
-function throughEye({ end, gap, tip, tag, out }: OnLine, turns: number): Strand[] {
+function throughEye({ end, gap, tip, tag, out }: OnLine, turns: number): KnotStrand[] {
 	const length = coilLength({ turns, radius: 1, gap });
 	const way = coilWay({ x: 0, core: LINE_MM, radius: 1, standing: REACH, turns, gap, tag });
 	const wound = extended(
@@ -174,7 +174,7 @@ function throughEye({ end, gap, tip, tag, out }: OnLine, turns: number): Strand[
 			[length + 6.5, -8.2, -3.5]
 		]
 	);
-	const [line] = nail({ end: 0, gap, tip, tag, out }, turns) as [Strand];
+	const [line] = nail({ end: 0, gap, tip, tag, out }, turns) as [KnotStrand];
 	return [line, tied('leader', drawnTo(wound, end)), ...stiff(turns, out)];
 }
 
@@ -235,7 +235,7 @@ export const NAIL_KNOT_PULLED: Knot = {
 type OwnLoop = Pose<'first' | 'second' | 'gap' | 'tag' | 'apart'>;
 
 /** The line folded back on itself, a nail knot over both its strands, and another beside it. */
-function ownLoop({ first, second, gap, tag, apart }: OwnLoop, turns: number): Strand[] {
+function ownLoop({ first, second, gap, tag, apart }: OwnLoop, turns: number): KnotStrand[] {
 	const length = coilLength({ turns, radius: 0.8, gap: gap + 0.4 });
 	const leg = 1.85;
 	const second0 = length + 7 + apart;
@@ -254,7 +254,7 @@ function ownLoop({ first, second, gap, tag, apart }: OwnLoop, turns: number): St
 		.slice(2, -1)
 		.reverse()
 		.map(([x, y, z]): Vec3 => [x, -y, z]);
-	const mono = (x: number, way: number): Strand[] => {
+	const mono = (x: number, way: number): KnotStrand[] => {
 		if (way <= -1) return [];
 		const coil = coilWay({
 			x,

@@ -1,17 +1,17 @@
 import type { Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
 import { coilWay } from './shapes';
-import { strand, type Strand, type StrandRole } from './strand';
-import { drawnTo, extended, wayOf } from './way';
+import { strand, type KnotStrand, type KnotStrandRole } from './strand';
+import { drawnTo, extended, knotPath } from './path';
 
 /** What is hollow is drawn cut open: two thin walls, and in between what is inside. */
 const walls = (
-	role: StrandRole,
+	role: KnotStrandRole,
 	radiusMm: number,
 	half: number,
 	xs: readonly number[],
 	dented = 0
-): Strand[] =>
+): KnotStrand[] =>
 	[1, -1].map((side) =>
 		strand(
 			role,
@@ -21,19 +21,19 @@ const walls = (
 		)
 	);
 const part = (
-	role: StrandRole,
+	role: KnotStrandRole,
 	radiusMm: number,
 	points: readonly Vec3[],
-	start: Strand['start'] = 'standing',
-	end: Strand['end'] = 'tag'
-): Strand => ({ role, radiusMm, closed: false, start, end, points });
+	start: KnotStrand['start'] = 'standing',
+	end: KnotStrand['end'] = 'tag'
+): KnotStrand => ({ role, radiusMm, closed: false, start, end, points });
 
 const COATING = 0.35;
 const BORE = 1.35;
 const LEADER = 0.85;
 
 /** A fly line whose coating is cut open: the core up to `core`, the coating up to 0. */
-const flyLine = (core: number, far = -46): Strand[] => [
+const flyLine = (core: number, far = -46): KnotStrand[] => [
 	...walls('line', COATING, BORE, [far, 0]),
 	strand('line', LEADER, [[far, 0, 0], [core, 0, 0]], { start: 'standing', end: 'object' }) // prettier-ignore
 ];
@@ -43,7 +43,7 @@ type InLine = Pose<'end' | 'gap' | 'tag' | 'needle'>;
 const OUT_AT = -9;
 const NEEDLE_RADIUS = 0.55;
 
-function needleNail({ end, gap, tag, needle }: InLine, turns: number): Strand[] {
+function needleNail({ end, gap, tag, needle }: InLine, turns: number): KnotStrand[] {
 	const turned = coilWay({
 		x: 0,
 		core: BORE + COATING + 0.2,
@@ -158,8 +158,8 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 /** `end`: at the mouth 0, in as far as it goes 1. `glue`: how much of it carries glue, 0–1. */
 type Spliced = Pose<'end' | 'needle'>;
 
-function splice({ end, needle }: Spliced): Strand[] {
-	const leader = wayOf([[26, 0, 0], [14, 0, 0], [4, 0, 0]], [[-4, 0, 0], [-12, 0, 0], [-17, 0, 0]]); // prettier-ignore
+function splice({ end, needle }: Spliced): KnotStrand[] {
+	const leader = knotPath([[26, 0, 0], [14, 0, 0], [4, 0, 0]], [[-4, 0, 0], [-12, 0, 0], [-17, 0, 0]]); // prettier-ignore
 	return [
 		...flyLine(-20, -36),
 		...(needle > 0
@@ -216,9 +216,9 @@ export const GLUED_SPLICE: Knot = {
 type Crimped = Pose<'end' | 'pressed' | 'tube' | 'shrunk' | 'reach'>;
 const WIRE = 0.7;
 
-function crimp({ end, pressed, tube, shrunk, reach }: Crimped): Strand[] {
+function crimp({ end, pressed, tube, shrunk, reach }: Crimped): KnotStrand[] {
 	const y = 0.82;
-	const wire = wayOf(
+	const wire = knotPath(
 		[[-34, 0, 0], [-12, 0, 0], [-4, y, 0], [4, y, 0], [10, y, 0]], // prettier-ignore
 		[[13, y + 1, 0], [10 + 0.55 * reach, y + 2.6, 0], [10 + 0.9 * reach, y + 1.6, 0], [10 + reach, 0, 0], [10 + 0.9 * reach, -y - 1.6, 0], [10 + 0.55 * reach, -y - 2.6, 0], [13, -y - 1, 0]], // prettier-ignore
 		[[10, -y, 0], [4, -y, 0], [-1.6, -y, 0], [-2.6, -y, 0]] // prettier-ignore

@@ -1,8 +1,8 @@
 import { add, norm, scale, smooth, sub, type Vec3 } from './curve';
 import { staged, type Knot, type Pose } from './knot';
 import { beside, overhandWay, type OverhandSize } from './shapes';
-import type { EndKind, Strand, StrandRole } from './strand';
-import { drawnTo, type Way } from './way';
+import type { EndKind, KnotStrand, KnotStrandRole } from './strand';
+import { drawnTo, type KnotPath } from './path';
 
 /** `end`: a loop 0, once through 1, out 2. `snug`: from loose 0 to drawn up 1. */
 type Overhand = Pose<'end' | 'snug'>;
@@ -17,7 +17,7 @@ const mixed = (loose: OverhandSize, snug: OverhandSize, share: number): Overhand
 const LOOSE: OverhandSize = { spread: 2.6, loop: 12, pitch: 5.6, lead: 10 };
 const SNUG: OverhandSize = { spread: 1.8, loop: 3.8, pitch: 3.8, lead: 11 };
 
-const single = ({ end, snug }: Overhand, passes: number): Strand[] => [
+const single = ({ end, snug }: Overhand, passes: number): KnotStrand[] => [
 	{
 		role: 'backing',
 		radiusMm: 1,
@@ -94,7 +94,7 @@ const SHORT_MM = 1.3;
 /** `reach`: how far the loop reaches when it is out. */
 type Looped = Pose<'end' | 'snug' | 'reach'>;
 
-const doubled = (points: readonly Vec3[]): Strand[] => [
+const doubled = (points: readonly Vec3[]): KnotStrand[] => [
 	{ role: 'backing', radiusMm: 1, closed: false, start: 'standing', end: 'tag', points }
 ];
 
@@ -102,13 +102,13 @@ const doubled = (points: readonly Vec3[]): Strand[] => [
 const opened = (end: number, last: number, reach: number): number =>
 	SHORT_MM + (reach - SHORT_MM) * Math.min(Math.max((end - last + 0.25) / 0.25, 0), 1);
 
-const surgeons = ({ end, snug, reach }: Looped, passes: number): Strand[] =>
+const surgeons = ({ end, snug, reach }: Looped, passes: number): KnotStrand[] =>
 	doubled(
 		folded(drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end), opened(end, 2, reach))
 	);
 
 /** One overhand after another on the same two strands. `end`: 2 is out of the first, 5 out of the second. */
-const twoInARow = ({ end, snug, reach }: Looped, passes: number): Strand[] => {
+const twoInARow = ({ end, snug, reach }: Looped, passes: number): KnotStrand[] => {
 	const size = mixed(DOUBLED, DOUBLED_SNUG, snug);
 	const first = overhandWay(passes, size, end);
 	const [from, to] = [first.control.at(-1)!, first.control[0]!];
@@ -116,7 +116,7 @@ const twoInARow = ({ end, snug, reach }: Looped, passes: number): Strand[] => {
 	const again = overhandWay(passes, size, end - 3)
 		.control.slice(1)
 		.map((point) => add(point, offset));
-	const both: Way = {
+	const both: KnotPath = {
 		control: [...first.control, ...again],
 		marks: [...first.marks, ...first.marks.map((mark) => first.control.length - 1 + mark)]
 	};
@@ -215,9 +215,9 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 };
 
 /** Two strands that run along one path, each standing at its own side. */
-function joined({ end, snug }: Overhand, passes: number): Strand[] {
+function joined({ end, snug }: Overhand, passes: number): KnotStrand[] {
 	const path = drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end);
-	const one = (role: StrandRole, by: number, from: EndKind, to: EndKind): Strand => ({
+	const one = (role: KnotStrandRole, by: number, from: EndKind, to: EndKind): KnotStrand => ({
 		role,
 		radiusMm: 1,
 		closed: false,

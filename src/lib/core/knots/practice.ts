@@ -1,11 +1,11 @@
 import { seededRandom } from '../numeric/random';
 import { flaws } from './flaws';
 import type { Knot } from './knot';
-import type { Strand } from './strand';
+import type { KnotStrand } from './strand';
 
 /** A picture to choose from: how a knot lies. */
 export interface Choice {
-	readonly strands: readonly Strand[];
+	readonly strands: readonly KnotStrand[];
 	/** A little turned, radians, so that pictures of one thing are not copies. */
 	readonly yaw: number;
 	readonly pitch: number;

@@ -1,6 +1,6 @@
 import { add, cross, norm, scale, sub, type Vec3 } from './curve';
 import { around, helix } from './strand';
-import { wayOf, type Way } from './way';
+import { knotPath, type KnotPath } from './path';
 
 /** How an overhand lies, mm: half the height of its braid, the loop over it, a half turn, the ends. */
 export interface OverhandSize {
@@ -16,7 +16,7 @@ export interface OverhandSize {
  * T(2, 2·passes + 1). A tightened knot has less spread and a smaller loop. Rests: a loop 0, once through 1, out 2; how
  * the standing part lies depends on how far the end has come (`end`).
  */
-export function overhandWay(passes: number, { spread, loop, pitch, lead }: OverhandSize, end = 2): Way {
+export function overhandWay(passes: number, { spread, loop, pitch, lead }: OverhandSize, end = 2): KnotPath {
 	const halfTurns = 2 * passes + 1;
 	const half = (halfTurns * pitch) / 2;
 	const perHalfTurn = 5;
@@ -95,7 +95,7 @@ export interface Coil {
  * what a nail knot and a uni have in common. The standing part comes from the right, the end leaves to the left.
  * Rests: lying along, the first turn, all turns, through.
  */
-export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil): Way {
+export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil): KnotPath {
 	const [inAngle, outAngle] = at ?? [Math.PI / 3, -Math.PI / 3];
 	const inner = core + radius + gap;
 	const outer = inner + 2 * radius + gap;
@@ -124,7 +124,7 @@ export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil
 		around(x - 0.5 * tag, outAngle, inner),
 		around(x - tag, outAngle, inner)
 	];
-	const [atLying, atWound, atThrough] = wayOf(lying, wound, through).marks as [number, number, number];
+	const [atLying, atWound, atThrough] = knotPath(lying, wound, through).marks as [number, number, number];
 	const firstTurn = atWound - (atWound - atLying - 4) * Math.max(0, 1 - (2 * Math.PI) / swept);
 	return {
 		control: [...lying, ...wound, ...through],

@@ -2,12 +2,12 @@ import type { Role } from '../fit/stack';
 import { smooth, type Vec3 } from './curve';
 
 /** What a strand is; it gives its colour and texture. A tool or a spool is an object, not a strand that is tied. */
-export type StrandRole = Role | 'tippet' | 'tool' | 'arbor';
+export type KnotStrandRole = Role | 'tippet' | 'tool' | 'arbor';
 /** Where an end goes: on to the reel or the fish, cut off, into a loop that goes on, or nowhere (an object's). */
 export type EndKind = 'standing' | 'tag' | 'loop' | 'object';
 
-export interface Strand {
-	readonly role: StrandRole;
+export interface KnotStrand {
+	readonly role: KnotStrandRole;
 	readonly radiusMm: number;
 	readonly closed: boolean;
 	readonly start: EndKind;
@@ -17,11 +17,11 @@ export interface Strand {
 
 /** A strand through control points. Diagrams are drawn large: a millimetre here is a strand's radius, about. */
 export const strand = (
-	role: StrandRole,
+	role: KnotStrandRole,
 	radiusMm: number,
 	control: readonly Vec3[],
 	ends: { start: EndKind; end: EndKind; closed?: boolean }
-): Strand => ({
+): KnotStrand => ({
 	role,
 	radiusMm,
 	closed: ends.closed ?? false,

@@ -1,5 +1,5 @@
 import type { Role } from '../fit/stack';
-import type { Schools } from './schools';
+import type { Techniques } from './techniques';
 
 export const JOINTS = {
 	loops: 'loop to loop',
@@ -45,7 +45,7 @@ export interface JobSetup {
 	readonly parts: readonly JobPart[];
 	/** The part that is wound to a depth, not to its end; none when everything has its length. */
 	readonly stopPart?: string;
-	readonly schools: Schools;
+	readonly schools: Techniques;
 	readonly leaderMm: number;
 	readonly plan: {
 		readonly lengthMm: number;

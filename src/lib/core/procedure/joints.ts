@@ -3,7 +3,7 @@ import type { Recast } from '../knots/knot';
 import type { KnotSlug } from '../knots/takes';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import type { Caution, Sentence } from './phrase';
-import type { Schools } from './schools';
+import type { Techniques } from './techniques';
 import type { ToolKey } from './tools';
 
 /** How something is tied: the words, how it looks when right and wrong, what it takes. */
@@ -42,7 +42,7 @@ export const nailWraps = (setup: JobSetup, part: JobPart): string =>
 export const jointOf = (setup: JobSetup, part: JobPart): Joint =>
 	part.joint === 'loops' && setup.schools.weldedLoop === 'cut' ? 'own-loop' : part.joint;
 
-const tags = (way: Schools['tag']): Sentence => [
+const tags = (way: Techniques['tag']): Sentence => [
 	way === 'trim'
 		? 'Trim the tags flush, so that nothing catches in the guides.'
 		: 'Leave the tags 3–6 mm: felt in the guides, they say that the end is near.'
@@ -165,7 +165,7 @@ const HOLDS = {
 	then: ['Untie it, take one turn more or put tape under it, moisten, and seat it again.']
 } as const;
 
-const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sentence[]> = {
+const ARBOR_TYINGS: Record<Techniques['arborKnot'], (turns: number) => readonly Sentence[]> = {
 	overhand: (turns) => [
 		[
 			`Round the arbor ${ROUND(turns)}. An overhand knot round the standing part, and a stopper overhand in the tag.`
@@ -190,7 +190,7 @@ const ARBOR_TYINGS: Record<Schools['arborKnot'], (turns: number) => readonly Sen
 	]
 };
 
-const ARBOR_DRAWN: Record<Schools['arborKnot'], (turns: number) => Drawn> = {
+const ARBOR_DRAWN: Record<Techniques['arborKnot'], (turns: number) => Drawn> = {
 	overhand: () => ({ slug: 'overhand-arbor', wraps: 1 }),
 	doubled: () => ({ slug: 'overhand-arbor', wraps: 2 }),
 	uni: () => ({ slug: 'uni-arbor', wraps: 4 }),

@@ -20,7 +20,7 @@ type Back = 'hand' | 'cage' | 'supply' | 'arbor' | 'end' | 'join' | 'wind' | 'st
 /** What comes off: nothing, what is in hand and over it, what is over the stop part, or everything. */
 type Off = 'nothing' | 'part' | 'over-stop' | 'all';
 
-interface Known {
+interface RemedyAsWritten {
 	readonly sign: string;
 	readonly doing: readonly Sentence[];
 	readonly back: Back;
@@ -161,7 +161,7 @@ const REMEDIES = {
 		off: 'nothing',
 		shows: ['wind']
 	}
-} as const satisfies Record<string, Known>;
+} as const satisfies Record<string, RemedyAsWritten>;
 export type RemedyKey = keyof typeof REMEDIES;
 export const REMEDY_KEYS = keys(REMEDIES);
 export const remedySign = (key: RemedyKey): string => REMEDIES[key].sign;
@@ -198,7 +198,7 @@ export function remediesAt(steps: readonly Step[], at: number, stopPart?: string
 	const step = steps[at];
 	if (!step) return [];
 	return REMEDY_KEYS.flatMap((key): Remedy[] => {
-		const known: Known = REMEDIES[key];
+		const known: RemedyAsWritten = REMEDIES[key];
 		if (!known.shows.includes(step.kind)) return [];
 		const place = backFrom(steps, at, known.back, stopPart);
 		if (place < 0 || place > at) return [];

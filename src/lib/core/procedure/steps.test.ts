@@ -4,7 +4,7 @@ import { findKnot } from '../knots/catalogue';
 import { wrapsOf } from '../knots/knot';
 import { JOINT_BUYS, JOINTS } from './job';
 import { toolsOf } from './laid-out';
-import { SCHOOL_KEYS, SCHOOLS, schoolsOf, gapOfSchool, USUAL_SCHOOLS } from './schools';
+import { TECHNIQUE_KEYS, TECHNIQUES, techniquesOf, gapOfTechnique, USUAL_TECHNIQUES } from './techniques';
 import { kindOf, type Step } from './step';
 import { jobSteps } from './steps';
 import { jobFor, STACKS, type Given } from './testing';
@@ -147,8 +147,8 @@ describe('what is laid out', () => {
 
 describe('schools', () => {
 	it('each have a usual way, among at least two, and every way says what it buys', () => {
-		for (const key of SCHOOL_KEYS) {
-			const { ways, usual } = SCHOOLS[key];
+		for (const key of TECHNIQUE_KEYS) {
+			const { ways, usual } = TECHNIQUES[key];
 			expect(Object.keys(ways).length).toBeGreaterThan(1);
 			expect(Object.keys(ways)).toContain(usual);
 			for (const { buys } of Object.values(ways)) expect(buys).toMatch(/\.$/);
@@ -158,8 +158,8 @@ describe('schools', () => {
 		for (const joint of keys(JOINTS)) expect(JOINT_BUYS[joint]).toMatch(/\.$/);
 	});
 	it("are the set-up's own, else the person's, else the usual", () => {
-		const chosen = schoolsOf({ tag: 'leave' }, { tag: 'trim', mount: 'drill' });
-		expect(chosen).toMatchObject({ tag: 'leave', mount: 'drill', tension: USUAL_SCHOOLS.tension });
-		expect(gapOfSchool('pencil')).toBe(7);
+		const chosen = techniquesOf({ tag: 'leave' }, { tag: 'trim', mount: 'drill' });
+		expect(chosen).toMatchObject({ tag: 'leave', mount: 'drill', tension: USUAL_TECHNIQUES.tension });
+		expect(gapOfTechnique('pencil')).toBe(7);
 	});
 });

@@ -1,5 +1,5 @@
 import type { JobPart, JobSetup } from './job';
-import { USUAL_SCHOOLS, type Schools } from './schools';
+import { USUAL_TECHNIQUES, type Techniques } from './techniques';
 import type { Step } from './step';
 
 const part = (id: string, role: JobPart['role'], more: Partial<JobPart> = {}): JobPart => ({
@@ -41,7 +41,7 @@ export interface Given {
 	readonly arborTurns?: number;
 	readonly joint?: JobPart['joint'];
 	readonly stack?: StackName;
-	readonly schools?: Partial<Schools>;
+	readonly schools?: Partial<Techniques>;
 }
 
 /** A job for tests: what is not given is as usual. The joint is that of the outermost part. */
@@ -57,7 +57,7 @@ export function jobFor(given: Given = {}): JobSetup {
 		arborTurns: given.arborTurns ?? 2,
 		parts,
 		...(backing && { stopPart: backing.id }),
-		schools: { ...USUAL_SCHOOLS, ...given.schools },
+		schools: { ...USUAL_TECHNIQUES, ...given.schools },
 		leaderMm: 2743,
 		plan: { lengthMm: 148_000, stopDepthMm: 11.4, turns: 949, gapMm: 4, lineTurns: 129 }
 	};

@@ -1,5 +1,5 @@
 import { ROLE_NAMES, type Role } from '../fit/stack';
-import type { LetOutWay } from '../twist/let-out';
+import type { UntwistTechnique } from '../twist/let-out';
 import { isUnder, type JobPart, type JobSetup } from './job';
 import { tyingOf } from './joints';
 import type { Sentence } from './phrase';
@@ -14,13 +14,13 @@ export interface UntwistPlan {
 	/** What it is joined to; none where it is tied to the arbor. */
 	readonly under: JobPart | undefined;
 	/** How it is done here: lane, passes, pull. */
-	readonly way: LetOutWay;
+	readonly way: UntwistTechnique;
 }
 
 const SECONDS = { lane: 120, anchor: 90, lay: 90, walk: 120, loopTest: 120 } as const;
 const ORDINALS = ['first', 'second', 'third'] as const;
 
-const laneStep = ({ laneMm, passes = 1 }: LetOutWay): Step =>
+const laneStep = ({ laneMm, passes = 1 }: UntwistTechnique): Step =>
 	step('lane', {
 		title: 'Find an empty stretch',
 		instructions: [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { REACH_MM, stretchAndWalk, waysOut, type LetOutSituation } from './let-out';
+import { REACH_MM, stretchAndWalk, untwistTechniques, type LetOutSituation } from './let-out';
 
 const HERE: LetOutSituation = { lengthMm: 27_000, laneMm: 40_000, has: [], weakestLb: 20, turns: 40 };
 
@@ -10,7 +10,7 @@ describe('getting twist out', () => {
 		expect(walk.minutes).toBeGreaterThanOrEqual(5);
 		expect(walk.minutes).toBeLessThanOrEqual(10);
 		expect(walk.cautions).toContain('stretch');
-		expect(waysOut(HERE)[0]!.key).toBe('stretch-and-walk');
+		expect(untwistTechniques(HERE)[0]!.key).toBe('stretch-and-walk');
 	});
 	it.each([
 		[30_999, 2],
@@ -37,12 +37,12 @@ describe('getting twist out', () => {
 	});
 	it('with no lane, what there is: water, a height, a swivel, or the bight in the hand', () => {
 		const keys = (given: Partial<LetOutSituation>) =>
-			waysOut({ ...HERE, laneMm: 0, ...given }).flatMap(({ key, lacks }) => (lacks ? [] : [key]));
+			untwistTechniques({ ...HERE, laneMm: 0, ...given }).flatMap(({ key, lacks }) => (lacks ? [] : [key]));
 		expect(keys({})).toEqual(['spin-bight']);
 		expect(keys({ has: ['current'] })[0]).toBe('current');
 		expect(keys({ has: ['height'], heightMm: 12_000 })).toContain('height');
 		expect(keys({ has: ['height'] })).not.toContain('height');
 		expect(keys({ has: ['swivel'] })).toContain('swivel');
-		for (const way of waysOut({ ...HERE, laneMm: 0 })) expect(way.steps.length).toBeGreaterThan(1);
+		for (const way of untwistTechniques({ ...HERE, laneMm: 0 })) expect(way.steps.length).toBeGreaterThan(1);
 	});
 });

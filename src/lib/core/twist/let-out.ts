@@ -18,7 +18,7 @@ export interface LetOutSituation {
 
 export type LetOutKey = 'stretch-and-walk' | 'current' | 'height' | 'spin-bight' | 'swivel';
 
-export interface LetOutWay {
+export interface UntwistTechnique {
 	readonly key: LetOutKey;
 	readonly name: string;
 	/** Share of the twist that goes, with its doubt (1σ). Assumptions. */
@@ -50,7 +50,7 @@ function walkingMinutes(lengthMm: number, passes: number): number {
 	return (5 + 5 * share) * (1 + 0.5 * (passes - 1));
 }
 
-export function stretchAndWalk({ lengthMm, laneMm, weakestLb }: LetOutSituation): LetOutWay {
+export function stretchAndWalk({ lengthMm, laneMm, weakestLb }: LetOutSituation): UntwistTechnique {
 	const room = laneMm - REACH_MM;
 	const passes = room > 0 ? Math.max(1, Math.ceil(lengthMm / room - 1e-9)) : Infinity;
 	const possible = passes <= MOST_PASSES;
@@ -86,10 +86,10 @@ export function stretchAndWalk({ lengthMm, laneMm, weakestLb }: LetOutSituation)
  * The ways to get twist out of a line here, the best first: those that can be done, by the share that goes; then what is
  * missing for the others. What each lets out is an assumption, to be checked by a loop test.
  */
-export function waysOut(situation: LetOutSituation): LetOutWay[] {
+export function untwistTechniques(situation: LetOutSituation): UntwistTechnique[] {
 	const { lengthMm, has, heightMm = 0 } = situation;
 	const metres = lengthMm / 1000;
-	const ways: LetOutWay[] = [
+	const ways: UntwistTechnique[] = [
 		stretchAndWalk(situation),
 		{
 			key: 'current',

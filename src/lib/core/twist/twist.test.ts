@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { corrected, plus, rangeOf, times, type Turns } from './belief';
 import { learnGrowth, loopTest, twistAlong, twistVerdict, USUAL_GROWTH, type TwistEntry } from './ledger';
-import { machineSays, MACHINE_SCHOOLS } from './schools';
+import { machineSays, MACHINE_TECHNIQUES } from './techniques';
 import { coil, linkOf, twistOf, writheOf } from './testing';
 import {
 	coilsIn,
@@ -203,8 +203,8 @@ describe('a line and its ledger', () => {
 		expect(learnGrowth([test(0), test(2)])).toEqual(USUAL_GROWTH);
 	});
 	it('the schools of the winding machine: the ledger says which has a point', () => {
-		expect(MACHINE_SCHOOLS[machineSays(twistVerdict(0.1))]).toContain('as long as the supply spool turns');
-		expect(MACHINE_SCHOOLS[machineSays(twistVerdict(-2))]).toContain('tighter');
+		expect(MACHINE_TECHNIQUES[machineSays(twistVerdict(0.1))]).toContain('as long as the supply spool turns');
+		expect(MACHINE_TECHNIQUES[machineSays(twistVerdict(-2))]).toContain('tighter');
 		expect(twistVerdict(0.8)).toBe('noticed');
 	});
 });

@@ -11,7 +11,7 @@ import {
 	runoutOf,
 	simulation,
 	under,
-	waysToEnough,
+	moreBacking,
 	type Fit,
 	type Result,
 	type Spool
@@ -205,7 +205,7 @@ export const enough = question(
 		return ok({
 			enough: lengthMm >= leastMm,
 			lengthMm,
-			ways: waysToEnough(problem, wound, leastMm).map((way) =>
+			ways: moreBacking(problem, wound, leastMm).map((way) =>
 				way.kind === 'thinner-backing' ? { ...way, material: way.material.slug } : way
 			)
 		});

@@ -35,7 +35,7 @@ function wirePath(shape: z.core.$ZodType, [key, ...rest]: Path): Path {
 }
 
 /** Runs a long computation batch by batch, letting other requests in between. */
-async function inTurns<T>(running: Generator<unknown, T>): Promise<T> {
+async function runInBatches<T>(running: Generator<unknown, T>): Promise<T> {
 	for (;;) {
 		const step = running.next();
 		if (step.done) return step.value;
@@ -50,7 +50,7 @@ export async function answerTo<Q extends z.ZodType, A extends z.ZodType>(
 	asked: InMm<z.output<Q>>
 ): Promise<Result<z.input<A>>> {
 	const working = work(asked);
-	const result = 'next' in working ? await inTurns(working) : working;
+	const result = 'next' in working ? await runInBatches(working) : working;
 	if (result.ok) return ok(z.encode(answer(response), result.value as never));
 	return {
 		ok: false,

@@ -7,7 +7,7 @@ import {
 	timesTurns,
 	transferTurns,
 	twistVerdict,
-	waysOut,
+	untwistTechniques,
 	type Transfer,
 	keys
 } from '$lib/core';
@@ -95,7 +95,7 @@ export const twist = question(
 			range: rangeOf(turns),
 			perMetre,
 			verdict: twistVerdict(perMetre),
-			...(place && { ways: waysOut({ ...place, lengthMm, turns: turns.mean }) })
+			...(place && { ways: untwistTechniques({ ...place, lengthMm, turns: turns.mean }) })
 		});
 	}
 );

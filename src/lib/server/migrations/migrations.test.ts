@@ -13,9 +13,9 @@ import { hands } from '../services/hands';
 import { practice } from '../services/practice';
 import { rack, saveSetup } from '../services/setups';
 import { unreadable } from '../services/unreadable';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 import { asked } from '../testing';
-import { recordsOf } from '../services/windings';
+import { windingsOf } from '../services/windings';
 import * as first from './001-rack';
 
 /** Forms as they were kept before stacks. */
@@ -141,7 +141,7 @@ describe('a database made by the version before', () => {
 		expect(await unreadable(db)).toEqual([]);
 		const long = (await rack(db)).find(({ form }) => form.name === 'Very long number')!;
 		expect(long.form.rim).toBe(`84${'0'.repeat(57)}`);
-		const records = (await listRecords(db)).filter(({ typed }) => typed.note === 'long depth');
+		const records = (await listWindings(db)).filter(({ typed }) => typed.note === 'long depth');
 		expect(records.map(({ typed }) => typed.depth)).toEqual([`0.${'0'.repeat(57)}1`]);
 	});
 
@@ -151,10 +151,10 @@ describe('a database made by the version before', () => {
 			string,
 			unknown
 		>[];
-		const first = (await listRecords(db)).find(({ typed }) => typed.note === 'first')!;
+		const first = (await listWindings(db)).find(({ typed }) => typed.note === 'first')!;
 		expect(ended[0]).toMatchObject({ id: 'old-run-0001', recordId: first.id });
 		// The last winding was written down after the second run had begun, and ended it.
-		const last = (await listRecords(db)).find(({ typed }) => typed.note === 'long depth')!;
+		const last = (await listWindings(db)).find(({ typed }) => typed.note === 'long depth')!;
 		expect(ended[1]).toMatchObject({ id: 'old-run-0002', recordId: last.id });
 		const sinker = (await rack(db)).find(({ form }) => form.name === 'Tarn reel B, sinker')!;
 		expect(sinker.planned!.done).toHaveLength(6);
@@ -190,12 +190,12 @@ it('a database from before stacks opens, with everything typed in it', async () 
 			joint: 'albright',
 			made: { way: 'class', class: { taper: 'WF', number: 6, density: 'S' } }
 		});
-		expect((await recordsOf(db, 'u'))[0]).toMatchObject({ turns: 900, typed: { note: 'kept' } });
+		expect((await windingsOf(db, 'u'))[0]).toMatchObject({ turns: 900, typed: { note: 'kept' } });
 		expect(await rack(db)).toHaveLength(1);
 		// What was ticked belongs to the run now, in steps of each part.
 		const done = ['hand', 'wind:backing', 'join:line', 'wind:line'];
 		expect((await runBegun(db, 'u'))!.done.toSorted()).toEqual(done.toSorted());
-		expect((await recordsOf(db, 'u'))[0]!.run).toBeNull();
+		expect((await windingsOf(db, 'u'))[0]!.run).toBeNull();
 	} finally {
 		await db.destroy();
 	}

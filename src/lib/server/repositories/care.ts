@@ -1,5 +1,5 @@
 import type { CareEvent, CareRule } from '$lib/core';
-import { asRules, KeptCareEvent, CareRules } from '$lib/inventory/care';
+import { asRules, StoredCareEvent, CareRules } from '$lib/inventory/care';
 import type { Brought } from '$lib/inventory/strands';
 import { ComponentForm } from '$lib/setup/form';
 import { wordShape } from '$lib/wording/issues';
@@ -26,7 +26,7 @@ const Gathered = z.object({
 	/** How many of them are no JSON at all. */
 	broken: z.number().int()
 });
-const EventRow = z.object({ id: z.string(), event: json(KeptCareEvent) });
+const EventRow = z.object({ id: z.string(), event: json(StoredCareEvent) });
 
 /** All events, by the strand they are about, in the order they arrived. What was read before is not read again. */
 export async function listCareEvents(db: Knex): Promise<CareEvents> {
@@ -72,7 +72,7 @@ export async function listCareEvents(db: Knex): Promise<CareEvents> {
 /** The events that read, of a list of them as text. */
 const eventsIn = (db: Knex, text: string): CareEvent[] =>
 	(JSON.parse(text) as unknown[]).flatMap((raw) => {
-		const read = KeptCareEvent.safeParse(raw);
+		const read = StoredCareEvent.safeParse(raw);
 		if (read.success) return [read.data as CareEvent];
 		noteUnreadable(db, { table: 'care_events', id: idOf(raw), issues: wordShape(read.error) });
 		return [];
@@ -87,7 +87,7 @@ export async function insertCareEvents(
 ): Promise<void> {
 	for (const { keptId, event } of events)
 		await trx('care_events')
-			.insert({ id: event.id, keptId: keptId, event: jsonText(KeptCareEvent, event, 'event') })
+			.insert({ id: event.id, keptId: keptId, event: jsonText(StoredCareEvent, event, 'event') })
 			.onConflict('id')
 			.ignore();
 }

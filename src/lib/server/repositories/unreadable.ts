@@ -1,6 +1,6 @@
-import { CareRules, KeptCareEvent } from '$lib/inventory/care';
+import { CareRules, StoredCareEvent } from '$lib/inventory/care';
 import { RunEventShape } from '$lib/bench/run';
-import { RecordForm, RunSummary } from '$lib/inventory/winding';
+import { WindingForm, RunSummary } from '$lib/inventory/winding';
 import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnreadableTable } from '$lib/inventory/unreadable';
 import { wordShape, type WordedIssue } from '$lib/wording/issues';
@@ -12,24 +12,24 @@ import { keepFormer } from './former';
 import { Card } from './practice';
 
 /** What a table keeps as text: the shape of each column, by which column its rows are told, and how one is taken off. */
-interface Kept {
+interface TextTable {
 	readonly columns: Readonly<Record<string, z.ZodType>>;
 	readonly key: string;
 	/** The column that says since when a row is off; rows of the other tables are taken out, and kept as former ones. */
 	readonly off?: string;
 }
 
-const TABLES: Record<UnreadableTable, Kept> = {
+const TABLES: Record<UnreadableTable, TextTable> = {
 	spools: { columns: { form: SpoolForm }, key: 'id', off: 'deletedAt' },
 	setups: { columns: { fill: FillForm }, key: 'id', off: 'droppedAt' },
 	records: {
-		columns: { typed: RecordForm, form: SetupForm, run: RunSummary.nullable() },
+		columns: { typed: WindingForm, form: SetupForm, run: RunSummary.nullable() },
 		key: 'id',
 		off: 'takenBackAt'
 	},
 	brought: { columns: { component: ComponentForm }, key: 'id' },
 	care_rules: { columns: { rules: CareRules.nullable() }, key: 'id' },
-	care_events: { columns: { event: KeptCareEvent }, key: 'id' },
+	care_events: { columns: { event: StoredCareEvent }, key: 'id' },
 	run_events: { columns: { event: RunEventShape }, key: 'arrival' },
 	knot_cards: { columns: { card: Card }, key: 'slug' }
 };
@@ -45,7 +45,7 @@ const readText = (text: string): unknown => {
 };
 
 /** The text of a row: of its one column, or of all that it keeps together. */
-function textOf({ columns }: Kept, row: Row): string {
+function textOf({ columns }: TextTable, row: Row): string {
 	const names = Object.keys(columns);
 	const valueOf = (name: string): unknown => (row[name] === null ? null : readText(String(row[name])));
 	const value =

@@ -11,8 +11,8 @@ import {
 import { ForgetHand } from '$lib/inventory/hand';
 import { Practised, Season } from '$lib/bench/practice';
 import { AddEvents, EndRun, StartRun } from '$lib/bench/run';
-import { CreateSetup, SaveSetup, SaveWays } from '$lib/setup/form';
-import { RecordForm } from '$lib/inventory/winding';
+import { CreateSetup, SaveSetup, SaveTechniques } from '$lib/setup/form';
+import { WindingForm } from '$lib/inventory/winding';
 import { SwapRequest } from '$lib/server/api/swap';
 import { measured } from '$lib/setup/testing';
 import fc from 'fast-check';
@@ -42,10 +42,10 @@ import { forgetHand, hands } from './hands';
 import { practice, practised, setSeason } from './practice';
 import { addEvents, runEvents, startRun } from './runs';
 import { loadSetup } from './saved';
-import { createSetup, rack, saveSetup, saveWays } from './setups';
+import { createSetup, rack, saveSetup, saveTechniques } from './setups';
 import { planSwap } from './swaps';
 import { unreadable } from './unreadable';
-import { recordsOf, recordWinding, takeBackWinding } from './windings';
+import { windingsOf, recordWinding, takeBackWinding } from './windings';
 import { USUAL_FILTER } from '$lib/inventory/care-rows';
 
 let directory: string;
@@ -130,12 +130,12 @@ const BODIES: Record<string, Taken> = {
 			saveSetup(db, asked(), setupId, form, (await loadSetup(db, setupId))!.version, 'yd-mm')
 	}),
 	techniques: taken({
-		shape: SaveWays,
+		shape: SaveTechniques,
 		body: () => ({ gap: '5 mm', joints: { line: 'nail' }, schools: { tag: 'trim' }, arborTurns: 2 }),
-		act: (ways) => saveWays(db, asked(), setupId, ways, 'yd-mm')
+		act: (ways) => saveTechniques(db, asked(), setupId, ways, 'yd-mm')
 	}),
 	'a winding': taken({
-		shape: RecordForm,
+		shape: WindingForm,
 		body: () => RECORD,
 		act: (typed) => recordWinding(db, asked(), setupId, typed, 'yd-mm')
 	}),
@@ -153,7 +153,7 @@ const BODIES: Record<string, Taken> = {
 			const added = await addEvents(db, run, fresh(events));
 			if (added.ok) expect((await runEvents(db, run, 0))!.events).toHaveLength(events.length);
 			const { id } = valueOf(await recordWinding(db, asked(), setupId, RECORD, 'yd-mm'));
-			expect((await recordsOf(db, setupId)).some((record) => record.id === id)).toBe(true);
+			expect((await windingsOf(db, setupId)).some((record) => record.id === id)).toBe(true);
 			valueOf(await takeBackWinding(db, asked(), id, true));
 			return added;
 		}

@@ -7,9 +7,9 @@ import {
 	type OnSource,
 	type RunState
 } from '$lib/core';
-import { readJob, wayOutOf, type AskedJob, type BenchJob } from '$lib/bench/work';
+import { readJob, stretchOf, type AskedJob, type BenchJob } from '$lib/bench/work';
 import { jobOf } from '$lib/bench/job';
-import { commonOf, keptIdOf, usualCoil } from '$lib/inventory/strands';
+import { commonOf, strandIdOf, usualCoil } from '$lib/inventory/strands';
 import type { ComponentForm } from '$lib/setup/form';
 import { isStrand, offParts, type SpoolNow } from '$lib/inventory/swap';
 import { DEFAULT_UNITS } from '$lib/wording/units';
@@ -20,7 +20,7 @@ import { write } from '../db/write';
 import { done, gone, type Outcome } from '../outcome';
 import { insertCareEvents } from '../repositories/care';
 import { eventsAfter, findRun, markEnded } from '../repositories/runs';
-import { inventoryNow, sourceOf, spoolNow, spoolOfKept, type Inventory } from './inventory';
+import { inventoryNow, sourceOf, spoolNow, spoolOfStrand, type Inventory } from './inventory';
 import { currentRun } from './runs';
 import { loadSetup, type SavedSetup } from './saved';
 
@@ -49,15 +49,15 @@ export function jobLeadingTo(inventory: Inventory, setup: SavedSetup, begun: str
 	const lies = record.form.fill.stack.slice(0, still).filter(isStrand);
 	const wanted = setup.form.fill.stack.filter(isStrand);
 	const keep = commonOf(
-		lies.map((component) => keptIdOf(record.setupId, component)),
-		wanted.map((component) => keptIdOf(setup.id, component))
+		lies.map((component) => strandIdOf(record.setupId, component)),
+		wanted.map((component) => strandIdOf(setup.id, component))
 	);
 	// All of it lies there, under something that comes off.
 	if (keep === wanted.length && keep < lies.length) return { kind: 'off', keep, off: offParts(now, keep) };
 	// Nothing stays, or nothing changes: it is wound from the arbor.
 	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };
 	const on = wanted.slice(keep).map((component): OnSource => {
-		const source = sourceOf(inventory, keptIdOf(setup.id, component));
+		const source = sourceOf(inventory, strandIdOf(setup.id, component));
 		return { part: component.id, ...(source ?? { from: 'new', where: '' }) };
 	});
 	return { kind: 'swap', off: offParts(now, keep), on };
@@ -75,7 +75,7 @@ function offEvents(
 	day: Day
 ): { keptId: string; event: CareEvent }[] {
 	const { stack } = record.form.fill;
-	const idOf = (component: ComponentForm): string => keptIdOf(record.setupId, component);
+	const idOf = (component: ComponentForm): string => strandIdOf(record.setupId, component);
 	const moved = off.flatMap(({ id, label: name }) => {
 		const component = stack.find((one) => one.id === id);
 		const label = coils.get(id) ?? usualCoil(record.form.spool.name, name);
@@ -127,9 +127,9 @@ function untwistEvents(
 ): { keptId: string; event: CareEvent }[] {
 	const component = form.fill.stack.find((one) => one.id === part);
 	const worked = workOut(form, DEFAULT_UNITS);
-	const way = worked.ok ? wayOutOf(jobOf(form, worked.value), part, laneMm) : undefined;
+	const way = worked.ok ? stretchOf(jobOf(form, worked.value), part, laneMm) : undefined;
 	if (!component || !way) return [];
-	const keptId = keptIdOf(id, component);
+	const keptId = strandIdOf(id, component);
 	const { share, shareSd } = way;
 	const events = [{ keptId, event: stamped(day, { kind: 'let-out', share, shareSd }) }];
 	if (loopTest) {
@@ -145,10 +145,10 @@ export async function woundAs(
 	keptId: string
 ): Promise<{ setupId: string; part: string; spoolId: string } | undefined> {
 	const inventory = await inventoryNow(db);
-	const spoolId = spoolOfKept(inventory.kept)(keptId);
+	const spoolId = spoolOfStrand(inventory.kept)(keptId);
 	const there = spoolId === null ? undefined : spoolNow(inventory, spoolId);
 	const component = there?.record.form.fill.stack.find(
-		(one) => keptIdOf(there.record.setupId, one) === keptId
+		(one) => strandIdOf(there.record.setupId, one) === keptId
 	);
 	return spoolId !== null && there && component
 		? { setupId: there.record.setupId, part: component.id, spoolId }

@@ -1,5 +1,5 @@
 import { addDays, daysBetween, JOB_NAMES, type Day, type Due } from '$lib/core';
-import type { KeptEntry } from '$lib/inventory/strands';
+import type { StrandEntry } from '$lib/inventory/strands';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 
 /** A reminder the evening before: seconds before the day begins. */
@@ -23,7 +23,7 @@ const WHY: Record<Due['because'], string> = {
  *
  * @param origin where the care page is, for the link in each entry
  */
-export function calendarFile(entries: readonly KeptEntry[], today: Day, origin: string): string {
+export function calendarFile(entries: readonly StrandEntry[], today: Day, origin: string): string {
 	const calendar = ical({
 		name: 'Wendle: care',
 		prodId: '//Wendle//Care//EN',

@@ -10,7 +10,7 @@ import {
 } from '$lib/core';
 import { UNDER, type BringThing, type DescribeThing } from '$lib/inventory/care';
 import { careRow, isShown, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
-import { readBrought, type KeptEntry } from '$lib/inventory/strands';
+import { readBrought, type StrandEntry } from '$lib/inventory/strands';
 import { newComponent } from '$lib/setup/presets';
 import type { ComponentForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
@@ -26,7 +26,7 @@ import {
 	updateBrought
 } from '../repositories/care';
 import { listSpools } from '../repositories/spools';
-import { keptNow, spoolOfKept, type KeptNow } from './inventory';
+import { strandsNow, spoolOfStrand, type StrandsNow } from './inventory';
 
 export interface Care {
 	readonly rules: readonly CareRule[];
@@ -34,7 +34,7 @@ export interface Care {
 	readonly usual: boolean;
 	/** 0 when nobody ever did. */
 	readonly rulesVersion: number;
-	readonly entries: readonly KeptEntry[];
+	readonly entries: readonly StrandEntry[];
 }
 
 function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string, string>): string {
@@ -46,12 +46,12 @@ function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string
 
 /** Everything that is looked after, what is overdue first; where it is, and what falls due. */
 export async function care(db: Knex, today: Day): Promise<Care> {
-	const now = await keptNow(db);
+	const now = await strandsNow(db);
 	const edited = await findCareRules(db);
 	const spools = await listSpools(db);
 	const rules = edited.rules ?? USUAL_RULES;
 	const names = new Map(spools.map(({ id, form }) => [id, form.name || 'Unnamed spool']));
-	const entries = now.kept.map((one): KeptEntry => {
+	const entries = now.kept.map((one): StrandEntry => {
 		const state = now.states.get(one.id)!;
 		const { whereabouts } = state;
 		return {
@@ -62,7 +62,7 @@ export async function care(db: Knex, today: Day): Promise<Care> {
 			dues: duesOf(rules, one, state, today)
 		};
 	});
-	const overdue = ({ dues }: KeptEntry): number => dues.filter((due) => due.overdue).length;
+	const overdue = ({ dues }: StrandEntry): number => dues.filter((due) => due.overdue).length;
 	return {
 		rules,
 		usual: edited.rules === undefined,
@@ -101,15 +101,18 @@ export async function carePage(
 }
 
 /** Something that was written of a thing: whether it counts, and which set-up's winding says it, where one does. */
-export interface Told {
+export interface LoggedEvent {
 	readonly event: CareEvent;
 	readonly counts: boolean;
 	readonly setupId?: string;
 }
 
 /** Everything that was ever written of a thing, newest first, and what of it counts. Undefined when there is no such thing. */
-export async function history(db: Knex, keptId: string): Promise<{ events: readonly Told[] } | undefined> {
-	const now = await keptNow(db);
+export async function history(
+	db: Knex,
+	keptId: string
+): Promise<{ events: readonly LoggedEvent[] } | undefined> {
+	const now = await strandsNow(db);
 	const state = now.states.get(keptId);
 	if (!state) return undefined;
 	const written = (await listCareEvents(db)).byKept.get(keptId) ?? [];
@@ -133,15 +136,15 @@ const underId = (id: string): string => `${id}${UNDER}`;
  * A thing that leaves its spool bares the backing under it, which is worth testing; an event that is taken back takes
  * that back too.
  */
-function withBacking(now: KeptNow, { keptId, event }: NewEvent): NewEvent[] {
+function withBacking(now: StrandsNow, { keptId, event }: NewEvent): NewEvent[] {
 	const given = { keptId, event };
 	const backingOn = (spoolId: string | null): string | undefined =>
 		now.kept.find(
 			({ id, kind }) =>
-				kind === 'backing' && id !== keptId && spoolId !== null && spoolOfKept(now)(id) === spoolId
+				kind === 'backing' && id !== keptId && spoolId !== null && spoolOfStrand(now)(id) === spoolId
 		)?.id;
 	if (event.kind === 'moved') {
-		const backing = backingOn(spoolOfKept(now)(keptId));
+		const backing = backingOn(spoolOfStrand(now)(keptId));
 		const { id, day, at } = event;
 		return backing === undefined
 			? [given]
@@ -165,7 +168,7 @@ interface NewEvent {
 /** Writes events down, each once under its id. When one is about a strand that is not there none is written. */
 export const addCareEvents = (db: Knex, events: readonly NewEvent[]): Promise<Outcome<null>> =>
 	write(db, ROWS_HAVE_IDS, async (trx) => {
-		const now = await keptNow(trx);
+		const now = await strandsNow(trx);
 		// What was brought and undone can be brought again: that is an event of its own.
 		const brought = new Set((await listBrought(trx)).map(({ id }) => id));
 		if (!events.every(({ keptId }) => now.states.has(keptId) || brought.has(keptId)))

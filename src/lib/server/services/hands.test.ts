@@ -1,4 +1,4 @@
-import type { RecordForm } from '$lib/inventory/winding';
+import type { WindingForm } from '$lib/inventory/winding';
 import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
@@ -21,7 +21,7 @@ afterEach(async () => {
 	rmSync(directory, { recursive: true, force: true });
 });
 
-const typed = (turns: string, depth: string): RecordForm => ({
+const typed = (turns: string, depth: string): WindingForm => ({
 	woundOn: '2026-04-01',
 	turns,
 	depth,

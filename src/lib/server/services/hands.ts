@@ -9,24 +9,24 @@ import {
 	type WindingHand
 } from '$lib/core';
 import type { HandSummary } from '$lib/inventory/hand';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, type Outcome } from '../outcome';
 import { clearReset, listResets, recordTimes, setReset } from '../repositories/hands';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 
 interface Observed {
 	readonly winding: WindingHand;
 	readonly material: string;
 	readonly belief: HandBelief;
-	readonly record: WindRecord;
+	readonly record: Winding;
 }
 
 /** What a finished fill says of the hand that wound it; nothing when it was not counted, or lies over a bed. */
-function observed(record: WindRecord): Observed[] {
+function observed(record: Winding): Observed[] {
 	const { turns, depthMm, form, typed } = record;
 	// Backing that stayed while the line over it was swapped was counted once, not again.
 	if (typed.turns.trim() === '') return [];
@@ -69,7 +69,7 @@ function summaryOf(
 
 /** What the finished fills say of every hand and backing that was wound, with the data behind it. */
 export async function hands(db: Knex): Promise<HandSummary[]> {
-	const seen = (await listRecords(db)).flatMap(observed);
+	const seen = (await listWindings(db)).flatMap(observed);
 	const resets = await listResets(db);
 	const times = await recordTimes(db);
 	const keys = new Map(

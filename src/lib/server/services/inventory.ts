@@ -1,17 +1,17 @@
 import { careState, type CareEvent, type CareState, type OnSource } from '$lib/core';
-import { keptFromRecords, keptIdOf, stillOn, type FromRecords } from '$lib/inventory/strands';
+import { windingHistory, strandIdOf, stillOn, type WindingHistory } from '$lib/inventory/strands';
 import { isStrand, type SpoolNow } from '$lib/inventory/swap';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import type { SpoolForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { listBrought, listCareEvents } from '../repositories/care';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 import { listSpools } from '../repositories/spools';
 
 /** What is known of every strand: folded once, and again only where something was added. */
-export interface KeptNow extends FromRecords {
+export interface StrandsNow extends WindingHistory {
 	/** Every winding that counts, oldest first. */
-	readonly records: readonly WindRecord[];
+	readonly records: readonly Winding[];
 	readonly states: ReadonlyMap<string, CareState>;
 }
 interface Folded {
@@ -20,15 +20,15 @@ interface Folded {
 }
 const NOTHING: readonly CareEvent[] = [];
 /** What was folded before, for the same windings: replaced, never changed. */
-const foldedBefore = new WeakMap<FromRecords, ReadonlyMap<string, Folded>>();
+const foldedBefore = new WeakMap<WindingHistory, ReadonlyMap<string, Folded>>();
 const fromBefore = new WeakMap<
-	readonly WindRecord[],
-	{ readonly moves: object; readonly brought: string; readonly from: FromRecords }
+	readonly Winding[],
+	{ readonly moves: object; readonly brought: string; readonly from: WindingHistory }
 >();
 
 /** Every strand, what it is made of, and where its events have left it. */
-export async function keptNow(db: Knex): Promise<KeptNow> {
-	const records = await listRecords(db);
+export async function strandsNow(db: Knex): Promise<StrandsNow> {
+	const records = await listWindings(db);
 	const { byKept: written, moves } = await listCareEvents(db);
 	const broughtRows = await listBrought(db);
 	const brought = broughtRows.map(({ id, version }) => `${id}/${version}`).join();
@@ -36,7 +36,7 @@ export async function keptNow(db: Knex): Promise<KeptNow> {
 	const from =
 		before?.moves === moves && before.brought === brought
 			? before.from
-			: keptFromRecords(records, written, broughtRows);
+			: windingHistory(records, written, broughtRows);
 	fromBefore.set(records, { moves, brought, from });
 	const known = foldedBefore.get(from);
 	const folded = from.kept.map((one): [string, Folded] => {
@@ -51,8 +51,8 @@ export async function keptNow(db: Knex): Promise<KeptNow> {
 }
 
 /** The spool that a strand is on; null when it is on none. */
-export const spoolOfKept =
-	({ states }: KeptNow) =>
+export const spoolOfStrand =
+	({ states }: StrandsNow) =>
 	(keptId: string): string | null => {
 		const at = states.get(keptId)?.whereabouts;
 		return at?.on === 'spool' ? at.spoolId : null;
@@ -63,8 +63,8 @@ export interface Inventory {
 	/** By id: the spools on the rack, as they are described now. */
 	readonly spools: ReadonlyMap<string, SpoolForm>;
 	/** The newest winding of each spool. */
-	readonly newest: ReadonlyMap<string, WindRecord>;
-	readonly kept: KeptNow;
+	readonly newest: ReadonlyMap<string, Winding>;
+	readonly kept: StrandsNow;
 }
 
 /** @param spools where they were read already */
@@ -73,7 +73,7 @@ export async function inventoryNow(
 	spools?: readonly { id: string; form: SpoolForm }[]
 ): Promise<Inventory> {
 	const there = spools ?? (await listSpools(db));
-	const kept = await keptNow(db);
+	const kept = await strandsNow(db);
 	return {
 		spools: new Map(there.map(({ id, form }) => [id, form])),
 		newest: new Map(kept.records.map((record) => [record.spoolId, record])),
@@ -87,7 +87,7 @@ export async function inventoryNow(
  */
 export function spoolNow({ spools, newest, kept }: Inventory, spoolId: string): SpoolNow | undefined {
 	const [spool, record] = [spools.get(spoolId), newest.get(spoolId)];
-	return spool && record && { record, spool, still: stillOn(record, spoolOfKept(kept)) };
+	return spool && record && { record, spool, still: stillOn(record, spoolOfStrand(kept)) };
 }
 
 /** Where a strand is, for taking it from there. Undefined for what is retired, or lies under something on its reel. */
@@ -97,7 +97,7 @@ export function sourceOf(inventory: Inventory, keptId: string): Pick<OnSource, '
 	const there = at?.on === 'spool' ? spoolNow(inventory, at.spoolId) : undefined;
 	if (!there) return undefined;
 	const top = there.record.form.fill.stack.slice(0, there.still).filter(isStrand).at(-1);
-	return top && keptIdOf(there.record.setupId, top) === keptId
+	return top && strandIdOf(there.record.setupId, top) === keptId
 		? { from: 'reel', where: there.spool.name || 'another reel' }
 		: undefined;
 }

@@ -10,16 +10,16 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { valueOf } from '../outcome';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 import { asked, create } from '../testing';
 import { addCareEvents, bring, care, describeBrought, setCareRules } from './care';
-import { keptNow } from './inventory';
+import { strandsNow } from './inventory';
 import { endJob } from './bench';
 import { addEvents, currentRun, runEvents, startRun } from './runs';
 import { loadSetup } from './saved';
-import { createSetup, loadSpool, rack, saveSetup, saveWays } from './setups';
+import { createSetup, loadSpool, rack, saveSetup, saveTechniques } from './setups';
 import { planSwap } from './swaps';
-import { recordsOf, recordWinding, takeBackWinding } from './windings';
+import { windingsOf, recordWinding, takeBackWinding } from './windings';
 
 let directory: string;
 let db: Knex;
@@ -72,7 +72,7 @@ describe('a plan', () => {
 		if (!worked.ok) throw new Error(JSON.stringify(worked.issues));
 		expect(worked.value.fit.layers[0]!.depthMm).toBeCloseTo(9, 1);
 		// The winding's own copy is history.
-		expect((await recordsOf(db, id))[0]!.form.spool.rim).not.toBe('90.5 mm');
+		expect((await windingsOf(db, id))[0]!.form.spool.rim).not.toBe('90.5 mm');
 	});
 
 	it('over a newer one is planned on that: the plan has its version too', async () => {
@@ -142,16 +142,16 @@ describe('a version', () => {
 		const described = { component: { made, length: '25 m', note: 'cut' }, version: 1 };
 		expect(valueOf(await describeBrought(db, asked(), id, described)).version).toBe(2);
 		expect(await describeBrought(db, asked(), id, described)).toMatchObject(STALE);
-		expect((await keptNow(db)).kept.find((one) => one.id === id)!.lengthMm).toBeCloseTo(25_000, 6);
+		expect((await strandsNow(db)).kept.find((one) => one.id === id)!.lengthMm).toBeCloseTo(25_000, 6);
 	});
 
 	it('of the techniques needs none: each is named by itself, and nobody undoes another', async () => {
 		const { id } = await create(db, measured(), 'yd-mm');
-		valueOf(await saveWays(db, asked(), id, { schools: { tag: 'trim' } }, 'yd-mm'));
-		valueOf(await saveWays(db, asked(), id, { schools: { arborKnot: 'uni' } }, 'yd-mm'));
-		valueOf(await saveWays(db, asked(), id, { schools: { tag: null } }, 'yd-mm'));
+		valueOf(await saveTechniques(db, asked(), id, { schools: { tag: 'trim' } }, 'yd-mm'));
+		valueOf(await saveTechniques(db, asked(), id, { schools: { arborKnot: 'uni' } }, 'yd-mm'));
+		valueOf(await saveTechniques(db, asked(), id, { schools: { tag: null } }, 'yd-mm'));
 		expect((await loadSetup(db, id))!.form.fill.schools).toEqual({ arborKnot: 'uni' });
-		expect(await saveWays(db, asked(), id, { version: 1, gap: '6 mm' }, 'yd-mm')).toMatchObject(STALE);
+		expect(await saveTechniques(db, asked(), id, { version: 1, gap: '6 mm' }, 'yd-mm')).toMatchObject(STALE);
 	});
 });
 
@@ -168,7 +168,7 @@ describe('a write whose reply is lost', () => {
 		const planned = valueOf(await planSwap(db, swap, on, 'yd-mm'));
 		expect(valueOf(await planSwap(db, swap, on, 'yd-mm'))).toEqual(planned);
 		expect(await rack(db)).toHaveLength(1);
-		expect(await listRecords(db)).toHaveLength(1);
+		expect(await listWindings(db)).toHaveLength(1);
 	});
 
 	it('answers an edit as it did, whatever was saved since', async () => {
@@ -243,7 +243,7 @@ describe('the end of a job', () => {
 		const end = () => recordWinding(db, asked(), id, CAME, 'yd-mm', {}, 'run-one');
 		const first = valueOf(await end());
 		expect(await end()).toEqual({ ok: false, refusal: { kind: 'used', answer: first } });
-		expect(await listRecords(db)).toHaveLength(1);
+		expect(await listWindings(db)).toHaveLength(1);
 		// Undone, it can be written down again.
 		valueOf(await takeBackWinding(db, asked(), first.id, true));
 		expect((await end()).ok).toBe(true);
@@ -254,13 +254,13 @@ describe('the end of a job', () => {
 		await startRun(db, 'run-one', id);
 		expect(valueOf(await addEvents(db, 'run-one', [turns('a', 300)])).ended).toBe(false);
 		valueOf(await recordWinding(db, asked(), id, CAME, 'yd-mm'));
-		expect((await recordsOf(db, id))[0]!.run!.turns).toEqual({ backing: 300 });
+		expect((await windingsOf(db, id))[0]!.run!.turns).toEqual({ backing: 300 });
 		const late = [turns('b', 20), { id: 'c', at: 1, kind: 'remark', text: 'late' } as const];
 		expect(valueOf(await addEvents(db, 'run-one', late)).ended).toBe(true);
 		expect(valueOf(await addEvents(db, 'run-one', late)).ended).toBe(true);
 		const { events } = (await runEvents(db, 'run-one', 0))!;
 		expect(runState(events).turns.get('backing')).toBe(320);
-		const [record] = await recordsOf(db, id);
+		const [record] = await windingsOf(db, id);
 		expect(record!.run).toMatchObject({ turns: { backing: 320 }, remarks: [{ text: 'late' }], hand: 'left' });
 		// What the person wrote down stays as it was written.
 		expect(record!.turns).toBe(320);
@@ -271,7 +271,7 @@ describe('the end of a job', () => {
 describe('what was read before', () => {
 	it('does not change under whoever has it', async () => {
 		await wound();
-		const before = await keptNow(db);
+		const before = await strandsNow(db);
 		const [line] = before.kept.filter(({ kind }) => kind === 'line');
 		const days = before.states.get(line!.id)!.daysOut;
 		const size = before.states.size;
@@ -285,7 +285,7 @@ describe('what was read before', () => {
 		};
 		valueOf(await addCareEvents(db, [{ keptId: line!.id, event: fished as never }]));
 		await create(db, newSetup(), 'yd-mm');
-		expect((await keptNow(db)).states.get(line!.id)!.daysOut).toBe(days + 3);
+		expect((await strandsNow(db)).states.get(line!.id)!.daysOut).toBe(days + 3);
 		expect([before.states.get(line!.id)!.daysOut, before.states.size]).toEqual([days, size]);
 	});
 

@@ -26,7 +26,7 @@ import {
 	WINDINGS,
 	type RunRow
 } from '../repositories/runs';
-import { listRecords, updateSummary } from '../repositories/records';
+import { listWindings, updateSummary } from '../repositories/windings';
 import { findSetup } from '../repositories/setups';
 
 /** Tells those who follow a run that something arrived: one process, so an emitter is enough. */
@@ -78,7 +78,7 @@ export async function addEvents(
 
 /** A record's run with what arrived since; how it was planned and tied stays as it was. */
 async function tellAgain(trx: Writing, run: RunRow, recordId: string): Promise<void> {
-	const record = (await listRecords(trx)).find(({ id }) => id === recordId);
+	const record = (await listWindings(trx)).find(({ id }) => id === recordId);
 	const before = record?.run;
 	if (!before) return;
 	const told = summaryOf(run, await foldedRun(trx, run.id), before);

@@ -1,6 +1,6 @@
 import { newSetup } from '$lib/setup/presets';
 import type { SetupForm } from '$lib/setup/form';
-import type { RecordForm } from '$lib/inventory/winding';
+import type { WindingForm } from '$lib/inventory/winding';
 import type { Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -9,9 +9,9 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { addEvents, runBegun, startRun } from './runs';
 import { loadSetup } from './saved';
-import { loadSpool, rack, removeSpool, restoreSpool, saveSetup, saveWays } from './setups';
+import { loadSpool, rack, removeSpool, restoreSpool, saveSetup, saveTechniques } from './setups';
 import { unreadable } from './unreadable';
-import { recordsOf, recordWinding } from './windings';
+import { windingsOf, recordWinding } from './windings';
 import { asked, create } from '../testing';
 
 let directory: string;
@@ -32,7 +32,7 @@ const form = (name = 'Tarn'): SetupForm => {
 		spool: { ...fresh.spool, name, way: 'measured', rim: '84', arbor: '38 mm', width: '7/8 in' }
 	};
 };
-const came = (given: Partial<RecordForm> = {}): RecordForm => ({
+const came = (given: Partial<WindingForm> = {}): WindingForm => ({
 	woundOn: '2026-05-01', turns: '900', depth: '12', gap: '4.5 mm', note: 'n', who: '', ...given
 }); // prettier-ignore
 
@@ -97,7 +97,7 @@ describe('the job and its record', () => {
 			ok: true
 		});
 		expect(await runBegun(db, id)).toBeUndefined();
-		const [record] = await recordsOf(db, id);
+		const [record] = await windingsOf(db, id);
 		expect(record!.run).toMatchObject({ hand: 'left', seconds: 60, turns: {}, remarks: [], photos: [] });
 		expect(record!.run!.steps.map(({ step }) => step)).toEqual(['hand', 'cage']);
 		expect(record!.run!.knots[0]).toBe('arbor: uni type, 2 turns');
@@ -106,7 +106,7 @@ describe('the job and its record', () => {
 	it('a record without a run has none to tell of', async () => {
 		const { id } = await create(db, form(), 'yd-mm');
 		await recordWinding(db, asked(), id, came({ who: 'the guide' }), 'yd-mm');
-		expect((await recordsOf(db, id))[0]).toMatchObject({ run: null, typed: { who: 'the guide' } });
+		expect((await windingsOf(db, id))[0]).toMatchObject({ run: null, typed: { who: 'the guide' } });
 	});
 	it('ways are changed over whatever version there is, and what is left out stays', async () => {
 		const { id } = await create(db, form(), 'yd-mm');
@@ -116,21 +116,21 @@ describe('the job and its record', () => {
 			gap: '7',
 			joints: { line: 'albright', nobody: 'nail' }
 		} as const;
-		expect(await saveWays(db, asked(), id, ways, 'yd-mm')).toMatchObject({ ok: true });
-		expect(await saveWays(db, asked(), id, { schools: { tag: 'trim' } }, 'yd-mm')).toMatchObject({
+		expect(await saveTechniques(db, asked(), id, ways, 'yd-mm')).toMatchObject({ ok: true });
+		expect(await saveTechniques(db, asked(), id, { schools: { tag: 'trim' } }, 'yd-mm')).toMatchObject({
 			ok: true
 		});
 		const saved = (await loadSetup(db, id))!;
 		expect(saved.version).toBe(3);
 		expect(saved.form.fill).toMatchObject({ schools: { tag: 'trim' }, arborTurns: 3, gap: '7 mm' });
 		expect(saved.form.fill.stack.map(({ joint }) => joint)).toEqual(['nail', 'albright']);
-		expect(await saveWays(db, asked(), 'nobody', ways, 'yd-mm')).toMatchObject({ ok: false });
+		expect(await saveTechniques(db, asked(), 'nobody', ways, 'yd-mm')).toMatchObject({ ok: false });
 	});
 	it('a record keeps the set-up as it was', async () => {
 		const { id } = await create(db, form(), 'yd-mm');
 		await recordWinding(db, asked(), id, came(), 'yd-mm');
 		await saveSetup(db, asked(), id, form('later'), 1, 'yd-mm');
-		const [record] = await recordsOf(db, id);
+		const [record] = await windingsOf(db, id);
 		expect(record).toMatchObject({ turns: 900, depthMm: 12, gapMm: 4.5, backingMeasured: true });
 		expect(record!.typed.depth).toBe('12 mm');
 		expect(record!.form.spool.name).toBe('Tarn');
@@ -156,7 +156,7 @@ describe('the job and its record', () => {
 		expect(await recordWinding(db, asked(), 'nobody', came(), 'yd-mm')).toMatchObject(GONE);
 		const unfinished = await create(db, newSetup(), 'yd-mm');
 		expect(await recordWinding(db, asked(), unfinished.id, came(), 'yd-mm')).toMatchObject(BAD);
-		expect(await recordsOf(db, id)).toEqual([]);
+		expect(await windingsOf(db, id)).toEqual([]);
 	});
 });
 

@@ -1,14 +1,14 @@
-import { runState, type ChosenSchools } from '$lib/core';
+import { runState, type ChosenTechniques } from '$lib/core';
 import type { BenchJob } from '$lib/bench/work';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import { lineForms } from '$lib/setup/match';
 import { same } from '$lib/setup/merge';
 import { settleSetup } from '$lib/setup/settle';
-import type { ComponentForm, FillForm, SaveWays, SetupForm, SpoolForm } from '$lib/setup/form';
+import type { ComponentForm, FillForm, SaveTechniques, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 import { listRack } from '../repositories/rack';
 import { openRuns, WINDINGS } from '../repositories/runs';
 import { write, type WriteId, type Writing } from '../db/write';
@@ -27,7 +27,7 @@ import { inventoryNow, spoolNow } from './inventory';
 import { findRows, savedOf, type SavedSetup, type SetupRows } from './saved';
 
 /** A job that is begun, and the steps of it that are done. */
-interface Begun {
+interface BegunJob {
 	readonly setupId: string;
 	readonly job: string;
 	readonly done: readonly string[];
@@ -38,12 +38,12 @@ export interface RackSpool {
 	readonly id: string;
 	readonly form: SpoolForm;
 	/** The newest winding, and how many of its components still lie there. */
-	readonly wound?: WindRecord;
+	readonly wound?: Winding;
 	readonly still: number;
 	/** The newest set-up that was not wound yet, or is being wound again, and the steps that are done. */
 	readonly planned?: SavedSetup & { readonly done: readonly string[]; readonly bench: BenchJob };
 	/** A job begun on it that winds nothing new: a line coming off, or losing its twist. */
-	readonly other?: Begun;
+	readonly other?: BegunJob;
 	/** The set-up to open when the spool is chosen. */
 	readonly setupId?: string;
 }
@@ -51,7 +51,7 @@ export interface RackSpool {
 /** Everything on the rack, in the order it came: five statements, however many spools there are. */
 export async function rack(db: Knex): Promise<RackSpool[]> {
 	const { spools, setups } = await listRack(db);
-	const begun = (await openRuns(db)).map(({ setupId, job, events }): Begun => ({
+	const begun = (await openRuns(db)).map(({ setupId, job, events }): BegunJob => ({
 		setupId,
 		job,
 		done: [...runState(events).done]
@@ -96,7 +96,7 @@ export async function matchable(
 	db: Knex
 ): Promise<{ spools: { id: string; form: SpoolForm }[]; lines: ComponentForm[] }> {
 	const { spools, setups } = await listRack(db);
-	const newest = [...new Map((await listRecords(db)).map((record) => [record.spoolId, record])).values()];
+	const newest = [...new Map((await listWindings(db)).map((record) => [record.spoolId, record])).values()];
 	const there = new Set(spools.map(({ id }) => id));
 	const wound = newest.filter(({ spoolId }) => there.has(spoolId)).map(({ form }) => form.fill);
 	const planned = [...new Map(setups.map((setup) => [setup.spoolId, setup.fill])).values()];
@@ -219,11 +219,11 @@ export const saveSetup = (
  * Changes how a set-up is wound and tied; what is not named stays as it is. Techniques are named one by one, so that nobody
  * else's choice goes with them.
  */
-export const saveWays = (
+export const saveTechniques = (
 	db: Knex,
 	asked: WriteId,
 	id: string,
-	{ version, ...ways }: SaveWays,
+	{ version, ...ways }: SaveTechniques,
 	units: UnitSystem
 ): Promise<Outcome<{ version: number }>> =>
 	changeSetup(db, asked, { id, version }, units, ({ spool, fill }) => ({
@@ -238,8 +238,8 @@ export const saveWays = (
 	}));
 
 /** The techniques that are chosen: what was set back to the person's own is not. */
-const chosen = (schools: object): ChosenSchools =>
-	Object.fromEntries(Object.entries(schools).filter(([, way]) => way !== null)) as ChosenSchools;
+const chosen = (schools: object): ChosenTechniques =>
+	Object.fromEntries(Object.entries(schools).filter(([, way]) => way !== null)) as ChosenTechniques;
 
 /** Takes a spool off the rack. */
 export const removeSpool = (db: Knex, asked: WriteId, id: string): Promise<Outcome<null>> =>
@@ -252,7 +252,7 @@ export const restoreSpool = (db: Knex, asked: WriteId, id: string): Promise<Outc
 /** Drops a plan that nobody wound, or takes it up again. */
 export const dropSetup = (db: Knex, asked: WriteId, id: string, dropped: boolean): Promise<Outcome<null>> =>
 	write(db, asked, async (trx, now) => {
-		const wound = (await listRecords(trx)).some(({ setupId }) => setupId === id);
+		const wound = (await listWindings(trx)).some(({ setupId }) => setupId === id);
 		return !wound && (await markDropped(trx, id, dropped ? now : null))
 			? done(null)
 			: gone(dropped ? 'plan that was not wound' : 'plan');

@@ -7,10 +7,10 @@ import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { bad, done, gone, type Outcome } from '../outcome';
-import { listRecords } from '../repositories/records';
+import { listWindings } from '../repositories/windings';
 import { listSetups, updateSetup } from '../repositories/setups';
 import { findSpool } from '../repositories/spools';
-import { inventoryNow, sourceOf, spoolNow, spoolOfKept } from './inventory';
+import { inventoryNow, sourceOf, spoolNow, spoolOfStrand } from './inventory';
 import { planOn } from './setups';
 
 /** Undefined when there is no such spool, or nothing was ever wound on it. */
@@ -21,7 +21,7 @@ export async function swapChoice(db: Knex, spoolId: string): Promise<SwapChoice 
 	if (!now) return undefined;
 	const candidates = kept.kept.flatMap(({ id, kind, label }): Candidate[] => {
 		const component = kept.made.get(id);
-		if (kind === 'backing' || !component || spoolOfKept(kept)(id) === spoolId) return [];
+		if (kind === 'backing' || !component || spoolOfStrand(kept)(id) === spoolId) return [];
 		const source = sourceOf(inventory, id);
 		return source ? [{ keptId: id, label, component: { ...component, kept: id }, ...source }] : [];
 	});
@@ -56,7 +56,7 @@ export const planSwap = (
 			return bad(fail({ code: 'gap_above_rim', gapMm: to.value.gapMm, limitMm: 0 }, ['on']).issues);
 		const { fill } = settleSetup(to.value.form, units);
 		const newest = (await listSetups(trx)).findLast((setup) => setup.spoolId === spoolId);
-		const wound = (await listRecords(trx)).some(({ setupId }) => setupId === newest?.id);
+		const wound = (await listWindings(trx)).some(({ setupId }) => setupId === newest?.id);
 		if (newest && !wound && newest.fill.stack[0]?.kept !== undefined) {
 			await updateSetup(trx, newest, fill, now);
 			return done({ setupId: newest.id });

@@ -1,15 +1,15 @@
-import { dayOf, fail, type ChosenSchools } from '$lib/core';
+import { dayOf, fail, type ChosenTechniques } from '$lib/core';
 import { workOf } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
-import { readRecord, settleRecord } from '$lib/inventory/read-winding';
-import type { RecordForm, WindRecord } from '$lib/inventory/winding';
+import { readWinding, settleWinding } from '$lib/inventory/read-winding';
+import type { WindingForm, Winding } from '$lib/inventory/winding';
 import type { UnitSystem } from '$lib/wording/units';
 import { asWound } from '$lib/inventory/wound';
 import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write, type WriteId } from '../db/write';
 import { bad, done, gone, refused, type Outcome } from '../outcome';
-import { findRecord, insertRecord, listRecords, markTakenBack } from '../repositories/records';
+import { findWinding, insertWinding, listWindings, markTakenBack } from '../repositories/windings';
 import { endWindings, findRun, markEndedBy } from '../repositories/runs';
 import { benchJob } from './bench';
 import { inventoryNow, spoolNow } from './inventory';
@@ -17,11 +17,11 @@ import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
 /** The windings of one set-up, newest first. */
-export const recordsOf = async (db: Knex, setupId: string): Promise<WindRecord[]> =>
-	(await listRecords(db)).filter((record) => record.setupId === setupId).reverse();
+export const windingsOf = async (db: Knex, setupId: string): Promise<Winding[]> =>
+	(await listWindings(db)).filter((record) => record.setupId === setupId).reverse();
 
 /** One winding; undefined when there is none. */
-export const recordById = findRecord;
+export const windingById = findWinding;
 
 /**
  * Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own.
@@ -32,9 +32,9 @@ export const recordWinding = (
 	db: Knex,
 	asked: WriteId,
 	setupId: string,
-	typed: RecordForm,
+	typed: WindingForm,
 	units: UnitSystem,
-	person: ChosenSchools = {},
+	person: ChosenTechniques = {},
 	ends?: string
 ): Promise<Outcome<{ id: string }>> =>
 	write(db, asked, async (trx, now) => {
@@ -42,8 +42,8 @@ export const recordWinding = (
 		if (!setup) return gone('set-up');
 		const ended = ends === undefined ? null : (await findRun(trx, ends))?.recordId;
 		// Another window at the end of the same job was first.
-		if (ended && (await findRecord(trx, ended))) return refused({ kind: 'used', answer: { id: ended } });
-		const typedReadings = readRecord(typed, units);
+		if (ended && (await findWinding(trx, ended))) return refused({ kind: 'used', answer: { id: ended } });
+		const typedReadings = readWinding(typed, units);
 		if (!typedReadings.ok) return bad(typedReadings.issues);
 		const bench = await benchJob(trx, setupId, undefined);
 		// Backing that stayed lies as it was measured when it was wound.
@@ -64,20 +64,20 @@ export const recordWinding = (
 			hand: job.hand,
 			knots: knotsOf(job)
 		};
-		const record: WindRecord = {
+		const record: Winding = {
 			id: randomUUID(),
 			setupId,
 			spoolId: setup.spoolId,
 			woundOn: dayOf(typed.woundOn),
 			writtenAt: Date.parse(now),
-			typed: settleRecord(typed, units),
+			typed: settleWinding(typed, units),
 			...readings,
 			form: setup.form,
 			backingMm: (stayed ?? wound).backingMm,
 			backingMeasured: (stayed ?? wound).backingMeasured,
 			run: run ? summaryOf(run, await foldedRun(trx, run.id), planned) : null
 		};
-		await insertRecord(trx, record);
+		await insertWinding(trx, record);
 		await endWindings(trx, record, now);
 		return done({ id: record.id });
 	});

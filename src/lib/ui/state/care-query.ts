@@ -1,4 +1,4 @@
-import { KEPT_KINDS } from '$lib/core';
+import { STRAND_KINDS } from '$lib/core';
 import { USUAL_FILTER, type CareFilter } from '$lib/inventory/care-rows';
 
 const MOST_ROWS = 2000;
@@ -9,7 +9,7 @@ export function readCareFilter(query: URLSearchParams): CareFilter {
 	const show = Number(query.get('show'));
 	return {
 		sought: (query.get('q') ?? '').slice(0, 80),
-		kind: KEPT_KINDS.find((kind) => kind === query.get('kind')) ?? USUAL_FILTER.kind,
+		kind: STRAND_KINDS.find((kind) => kind === query.get('kind')) ?? USUAL_FILTER.kind,
 		where: WHERES.find((where) => where === query.get('where')) ?? USUAL_FILTER.where,
 		due: query.get('due') === '1',
 		spool: query.get('spool'),

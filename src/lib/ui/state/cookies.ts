@@ -14,4 +14,4 @@ export const readUnits = (cookie: string | undefined): UnitSystem =>
 	UNIT_SYSTEMS.find((units) => units === cookie) ?? DEFAULT_UNITS;
 
 /** A person's own ways where people differ, as `tag=leave&mount=drill`; read by `schools-cookie.ts`, on the server. */
-export const SCHOOLS_COOKIE = 'wendle-schools';
+export const TECHNIQUES_COOKIE = 'wendle-schools';

@@ -4,7 +4,7 @@ import { getContext, setContext } from 'svelte';
 export type CountingWay = 'tap' | 'pace' | 'counter' | 'scale' | 'none';
 
 /** What helps while both hands are busy; kept in this browser, since it belongs to the device on the table. */
-interface Kept {
+interface Settings {
 	aloud: boolean;
 	sound: boolean;
 	awake: boolean;
@@ -22,7 +22,7 @@ interface Kept {
 	pace: number;
 }
 export const COUNTER_URL = 'http://127.0.0.1:4317';
-const DEFAULTS: Kept = {
+const DEFAULTS: Settings = {
 	aloud: false,
 	sound: true,
 	awake: true,
@@ -37,9 +37,9 @@ const DEFAULTS: Kept = {
 const KEY = 'wendle-hands-busy';
 const CONTEXT = Symbol('hands-busy');
 
-function kept(): Kept {
+function kept(): Settings {
 	try {
-		return { ...DEFAULTS, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>) };
+		return { ...DEFAULTS, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>) };
 	} catch {
 		return { ...DEFAULTS };
 	}
@@ -61,7 +61,7 @@ const TONES = {
 
 /** Reading aloud, sounds, the screen kept awake, the whole screen, more contrast. */
 export class HandsBusy {
-	#kept = $state<Kept>({ ...DEFAULTS });
+	#kept = $state<Settings>({ ...DEFAULTS });
 	/** This browser can keep the screen on: over plain http from another machine, none can. */
 	canHold = $state(true);
 	/** The step fills the screen. */
@@ -89,10 +89,10 @@ export class HandsBusy {
 		};
 	}
 
-	get<K extends keyof Kept>(key: K): Kept[K] {
+	get<K extends keyof Settings>(key: K): Settings[K] {
 		return this.#kept[key];
 	}
-	set<K extends keyof Kept>(key: K, value: Kept[K]): void {
+	set<K extends keyof Settings>(key: K, value: Settings[K]): void {
 		this.#kept[key] = value;
 		this.#apply();
 		try {

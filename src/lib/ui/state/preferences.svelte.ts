@@ -1,5 +1,5 @@
-import type { ChosenSchools, Day } from '$lib/core';
-import { SCHOOLS_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
+import type { ChosenTechniques, Day } from '$lib/core';
+import { TECHNIQUES_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/wording/units';
 import { CalendarDate } from '@internationalized/date';
 import { getContext, setContext } from 'svelte';
@@ -27,12 +27,12 @@ export function todayHere(): Day {
 export class Preferences {
 	#units = $state<UnitSystem>('yd-mm');
 	#theme = $state<Theme>('system');
-	#schools = $state.raw<ChosenSchools>({});
+	#schools = $state.raw<ChosenTechniques>({});
 
 	/** The day it is where the person is: as the server knew it, until this browser says otherwise. */
 	today = $state.raw() as Day;
 
-	constructor(units: UnitSystem, theme: Theme, schools: ChosenSchools, today: Day) {
+	constructor(units: UnitSystem, theme: Theme, schools: ChosenTechniques, today: Day) {
 		this.today = today;
 		this.#units = units;
 		this.#theme = theme;
@@ -57,13 +57,13 @@ export class Preferences {
 	}
 
 	/** How this person does it where people differ, in every set-up that has no way of its own. */
-	get schools(): ChosenSchools {
+	get schools(): ChosenTechniques {
 		return this.#schools;
 	}
-	set schools(schools: ChosenSchools) {
+	set schools(schools: ChosenTechniques) {
 		this.#schools = schools;
 		remember(
-			SCHOOLS_COOKIE,
+			TECHNIQUES_COOKIE,
 			encodeURIComponent(new URLSearchParams(schools as Record<string, string>).toString())
 		);
 	}

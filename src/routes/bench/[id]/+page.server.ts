@@ -1,6 +1,6 @@
 import { missingSetup } from '$lib/server/missing';
 import { jobText, readJob } from '$lib/bench/work';
-import { benchJob, loadSetup, recordsOf, runBegun, tempo } from '$lib/server/services';
+import { benchJob, loadSetup, windingsOf, runBegun, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends, url }) => {
@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ params, depends, url }) => {
 		setup,
 		doing,
 		wound: url.searchParams.has('wound'),
-		records: await recordsOf(params.id),
+		records: await windingsOf(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())]
 	};

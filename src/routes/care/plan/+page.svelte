@@ -1,9 +1,9 @@
 <script lang="ts">
 	import Plan from '$lib/ui/features/care/Plan.svelte';
-	import { Asked } from '$lib/ui/state/asked.svelte';
+	import { UrlState } from '$lib/ui/state/url-state.svelte';
 
 	let { data } = $props();
-	const asked = new Asked(
+	const asked = new UrlState(
 		() => data.asked,
 		({ before, week, minutes }) =>
 			`?${new URLSearchParams({ before: before.toString(), as: week ? 'week' : 'evening', minutes: String(minutes) })}`

@@ -1,5 +1,5 @@
 import { missingSetup } from '$lib/server/missing';
-import { gapOfSchool } from '$lib/core';
+import { gapOfTechnique } from '$lib/core';
 import { newSetup } from '$lib/setup/presets';
 import { loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
@@ -17,7 +17,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 			form.spool = { ...spool.form, name: `${spool.form.name}, spare`.slice(0, 80) };
 		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
 		const { gap } = locals.schools;
-		if (gap) form.fill.gap = `${gapOfSchool(gap)} mm`;
+		if (gap) form.fill.gap = `${gapOfTechnique(gap)} mm`;
 		return { form, ...(spool && spoolId !== null && { of: { spoolId, spoolVersion: spool.version } }) };
 	}
 	const saved = await loadSetup(params.id);

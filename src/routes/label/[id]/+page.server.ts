@@ -1,10 +1,10 @@
 import { originOf } from '$lib/server/origin';
-import { recordById } from '$lib/server/services';
+import { windingById } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
-	const record = await recordById(params.id);
+	const record = await windingById(params.id);
 	if (!record) error(404, 'There is no such winding (any more).');
 	return { record, address: `${originOf(url)}/fit/${record.setupId}` };
 };

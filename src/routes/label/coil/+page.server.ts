@@ -1,13 +1,13 @@
 import { coilLabel, sectionsOf } from '$lib/bench/coil-label';
 import { originOf } from '$lib/server/origin';
-import { keptNow } from '$lib/server/services';
+import { strandsNow } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
 /** The label of a coil: `?of=` a strand. */
 export const load: PageServerLoad = async ({ url, locals }) => {
 	const id = url.searchParams.get('of') ?? '';
-	const now = await keptNow();
+	const now = await strandsNow();
 	const kept = now.kept.find((one) => one.id === id);
 	const [state, component] = [now.states.get(id), now.made.get(id)];
 	if (!kept || !state || !component) error(404, 'There is no such line or backing (any more).');

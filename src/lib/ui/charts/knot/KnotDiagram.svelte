@@ -1,15 +1,15 @@
 <script lang="ts">
-	import type { Strand, StrandRole } from '$lib/core';
+	import type { KnotStrand, KnotStrandRole } from '$lib/core';
 	import { ROLE_COLOURS } from '../section/layers';
 	import { knotDrawing, type Box, type View } from './layout';
 
 	/** A stage of a knot, drawn from its shape in space: what is under has a gap where something passes over it. */
 	interface Props {
-		strands: readonly Strand[];
+		strands: readonly KnotStrand[];
 		view: View;
 		label: string;
 		/** Another picture that is taking this one's place, and how far it has come, 0–1. */
-		fading?: { readonly strands: readonly Strand[]; readonly share: number } | undefined;
+		fading?: { readonly strands: readonly KnotStrand[]; readonly share: number } | undefined;
 		/** What part of the plane is shown; as much as the strands need where nothing is said. */
 		box?: Box | undefined;
 	}
@@ -18,14 +18,14 @@
 	const coming = $derived(fading && knotDrawing(fading.strands, view));
 	const shown = $derived(box ?? drawing.box);
 
-	const COLOURS: Record<StrandRole, string> = {
+	const COLOURS: Record<KnotStrandRole, string> = {
 		...ROLE_COLOURS,
 		tippet: 'var(--tip)',
 		tool: 'var(--hair)',
 		arbor: 'var(--hair)'
 	};
 	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
-	const TEXTURES: Partial<Record<StrandRole, string>> = {
+	const TEXTURES: Partial<Record<KnotStrandRole, string>> = {
 		bed: '0.25 0.6',
 		backing: '0.5 0.7',
 		'running-line': '1.4 0.5',

@@ -1,4 +1,4 @@
-import { KNOTS, wrapsOf, type Strand } from '$lib/core';
+import { KNOTS, wrapsOf, type KnotStrand } from '$lib/core';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import KnotDiagram from './KnotDiagram.svelte';
@@ -53,7 +53,7 @@ function readAt(
 	return undefined;
 }
 
-const show = (strands: readonly Strand[], view: View): string =>
+const show = (strands: readonly KnotStrand[], view: View): string =>
 	render(KnotDiagram, { props: { strands, view, label: 'a knot' } }).body;
 
 describe('a picture, read back', () => {

@@ -1,5 +1,12 @@
 import { line } from 'd3-shape';
-import { crossingsOf, type Crossing, type EndKind, type Strand, type StrandRole, type Vec3 } from '$lib/core';
+import {
+	crossingsOf,
+	type Crossing,
+	type EndKind,
+	type KnotStrand,
+	type KnotStrandRole,
+	type Vec3
+} from '$lib/core';
 
 /** How it is looked at: turned about the upright and the level axis, radians; mirrored for a left-hander. */
 export interface View {
@@ -15,7 +22,7 @@ export type Lies = 'under' | 'free' | 'over';
 /** A piece of a strand: it holds one passage at most. */
 export interface Piece {
 	readonly strand: number;
-	readonly role: StrandRole;
+	readonly role: KnotStrandRole;
 	readonly radius: number;
 	readonly path: string;
 	/** The same a little shorter: where pieces meet, the colour of both covers the edge of either. */
@@ -129,7 +136,7 @@ function along(points: readonly Vec3[], at: number, mm: number): number {
 
 /** One strand cut into pieces: one round each passage, and what lies free between them. */
 function piecesOf(
-	strand: Strand,
+	strand: KnotStrand,
 	index: number,
 	points: readonly Vec3[],
 	crossings: readonly Crossing[]
@@ -221,7 +228,7 @@ function inPaintingOrder(pieces: readonly Piece[]): Piece[] {
 		.map(({ piece }) => piece);
 }
 
-function boxAround(strands: readonly Strand[], looked: readonly (readonly Vec3[])[]): Box {
+function boxAround(strands: readonly KnotStrand[], looked: readonly (readonly Vec3[])[]): Box {
 	let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
 	for (const [x, y] of looked.flat()) {
 		[left, right] = [Math.min(left, x), Math.max(right, x)];
@@ -232,7 +239,7 @@ function boxAround(strands: readonly Strand[], looked: readonly (readonly Vec3[]
 }
 
 /** The part of the plane that strands need, looked at from there. */
-export const boxOf = (strands: readonly Strand[], view: View): Box =>
+export const boxOf = (strands: readonly KnotStrand[], view: View): Box =>
 	boxAround(
 		strands,
 		strands.map(({ points }) => points.map((point) => seen(point, view)))
@@ -241,7 +248,7 @@ export const boxOf = (strands: readonly Strand[], view: View): Box =>
 /**
  * The strands as they are painted, piece by piece, and what else a picture of them needs.
  */
-export function knotDrawing(strands: readonly Strand[], view: View): KnotDrawing {
+export function knotDrawing(strands: readonly KnotStrand[], view: View): KnotDrawing {
 	const looked = strands.map(({ points, closed }) => {
 		const turned = points.map((point) => seen(point, view));
 		return closed ? [...turned, turned[0]!] : turned;

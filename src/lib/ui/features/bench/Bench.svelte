@@ -7,7 +7,7 @@
 	import type { Ended } from '$lib/bench/run';
 	import { jobOf } from '$lib/bench/job';
 	import { showDuration, spoken } from '$lib/wording/phrase';
-	import type { WindRecord } from '$lib/inventory/winding';
+	import type { Winding } from '$lib/inventory/winding';
 	import type { SetupForm } from '$lib/setup/form';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import { onDestroy, onMount, tick, untrack } from 'svelte';
@@ -28,20 +28,20 @@
 	import HandsBusyBar from './HandsBusyBar.svelte';
 	import LoopReading from './LoopReading.svelte';
 	import Notes from './Notes.svelte';
-	import RecordCard from './RecordCard.svelte';
+	import WindingCard from './WindingCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import SyncNote from './SyncNote.svelte';
 	import StepList from './StepList.svelte';
 	import ToolList from './ToolList.svelte';
 	import Trouble from './Trouble.svelte';
 	import TugResult from './TugResult.svelte';
-	import Ways from './Ways.svelte';
+	import Ways from './Techniques.svelte';
 	import { WindingState } from './winding.svelte';
 
 	interface Props {
 		setup: { id: string; form: SetupForm };
 		workout: Workout;
-		records: readonly WindRecord[];
+		records: readonly Winding[];
 		/** The run that the server says this set-up is in. */
 		begun: Begun | undefined;
 		tempo: Tempo;
@@ -268,7 +268,7 @@
 				onended={ended}
 			/>
 		{:else}
-			<RecordCard
+			<WindingCard
 				setupId={setup.id}
 				{job}
 				{doing}

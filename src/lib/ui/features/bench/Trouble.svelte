@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ROLE_NAMES, type WayBack } from '$lib/core';
+	import { ROLE_NAMES, type Remedy } from '$lib/core';
 	import type { Part } from '$lib/setup/read-strands';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { BenchState } from './bench-state.svelte';
@@ -17,7 +17,7 @@
 	const remedy = $derived(bench.remedies.find(({ key }) => key === chosen));
 
 	const titleOf = (id: string): string => bench.steps.find((step) => step.id === id)?.title ?? '';
-	function comesOff({ off }: WayBack): string {
+	function comesOff({ off }: Remedy): string {
 		const wound = off.filter((id) => (bench.run?.state.turns.get(id) ?? 0) !== 0);
 		const names = parts.filter(({ id }) => wound.includes(id)).map(({ role }) => ROLE_NAMES[role]);
 		return names.length > 0 ? ` What was counted of ${names.join(' and ')} then no longer counts.` : '';

@@ -1,4 +1,4 @@
-import { expectedSeconds, remediesAt, type Step, type Tempo, type WayBack } from '$lib/core';
+import { expectedSeconds, remediesAt, type Step, type Tempo, type Remedy } from '$lib/core';
 import type { Work } from '$lib/bench/work';
 import { SvelteSet } from 'svelte/reactivity';
 import type { Run } from '../../state/run.svelte';
@@ -26,7 +26,7 @@ export class BenchState {
 	readonly step: Step | undefined = $derived.by(() => this.steps[this.at]);
 	/** Past the last step: what came out is written down. */
 	readonly recording = $derived.by(() => this.at >= this.steps.length);
-	readonly remedies: readonly WayBack[] = $derived.by(() =>
+	readonly remedies: readonly Remedy[] = $derived.by(() =>
 		remediesAt(this.steps, this.at, this.#work().stopPart)
 	);
 	/** Expected seconds of the steps that are open, at this person's own tempo. */
@@ -86,7 +86,7 @@ export class BenchState {
 	}
 
 	/** Goes back to where something can be put right: steps open again, and what comes off no longer counts. */
-	putRight({ key, back, reopens, off }: WayBack): void {
+	putRight({ key, back, reopens, off }: Remedy): void {
 		if (!this.step) return;
 		void this.run?.add({ kind: 'remedy', remedy: key, step: this.step.id, back, reopens, off });
 		this.goTo(back);

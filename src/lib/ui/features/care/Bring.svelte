@@ -8,14 +8,14 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';
 	import StrandFields from '../fit/StrandFields.svelte';
-	import type { Told } from './writing';
+	import type { TellWritten } from './writing';
 
 	/** A line that lies on a coil and was never wound here: from now on it is looked after, and can go on a spool. */
 	interface Props {
 		today: Day;
 		open: boolean;
 		/** It is there: the page looks again, says so, and offers to take it back. */
-		told: Told;
+		told: TellWritten;
 	}
 	let { today, open, told }: Props = $props();
 	const preferences = usePreferences();

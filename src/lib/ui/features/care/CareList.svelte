@@ -5,7 +5,7 @@
 	import { mostTwist } from '../../charts/timeline/lane';
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
 	import { TimeView } from '../../charts/timeline/view.svelte';
-	import { Asked } from '../../state/asked.svelte';
+	import { UrlState } from '../../state/url-state.svelte';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import Bring from './Bring.svelte';
 	import CareItem from './CareItem.svelte';
@@ -26,7 +26,7 @@
 	$effect(() => void getNoticesReady());
 	const write = writer(() => today);
 	const told = teller(() => today);
-	const asked = new Asked<CareFilter>(
+	const asked = new UrlState<CareFilter>(
 		() => care.filter,
 		(changed) => `/care${careQuery(changed)}`,
 		true

@@ -1,5 +1,12 @@
 <script lang="ts">
-	import { formatLength, parseLength, waysOut, withUnit, type CareEvent, type Kept } from '$lib/core';
+	import {
+		formatLength,
+		parseLength,
+		untwistTechniques,
+		withUnit,
+		type CareEvent,
+		type Strand
+	} from '$lib/core';
 	import { longUnit, usualBightMm } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
@@ -11,7 +18,7 @@
 
 	/** Something that happened to a thing, to be written down or put right. */
 	interface Props {
-		kept: Kept;
+		kept: Strand;
 		/** What is put right; the form begins with it. */
 		correcting: CareEvent | undefined;
 		submit: (event: Readonly<Record<string, unknown>>) => Promise<boolean>;
@@ -46,7 +53,7 @@
 	);
 	/** Every way to get twist out, wherever it was done. */
 	const ways = $derived(
-		waysOut({
+		untwistTechniques({
 			lengthMm: kept.lengthMm,
 			laneMm: Infinity,
 			has: ['current', 'height', 'swivel'],

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { KEPT_KINDS, ROLE_NAMES } from '$lib/core';
+	import { STRAND_KINDS, ROLE_NAMES } from '$lib/core';
 	import type { CareFilter } from '$lib/inventory/care-rows';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -8,7 +8,7 @@
 	let { filter, onchange }: { filter: CareFilter; onchange: (part: Partial<CareFilter>) => void } = $props();
 	const KINDS = [
 		{ value: 'all' as const, label: 'everything' },
-		...KEPT_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }))
+		...STRAND_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }))
 	];
 	const WHERES = [
 		{ value: 'kept', label: 'in use or kept' },

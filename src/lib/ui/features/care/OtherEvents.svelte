@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { dayOf, type CareEvent, type Kept } from '$lib/core';
+	import { dayOf, type CareEvent, type Strand } from '$lib/core';
 	import { send } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import EventForm from './EventForm.svelte';
@@ -8,7 +8,7 @@
 
 	/** Everything else that can be written down of a thing, and what was: to be put right, or taken back. */
 	interface Props {
-		kept: Kept;
+		kept: Strand;
 		write: Write;
 		open: boolean;
 		/** Changes when something was written: then what was is asked for again. */
@@ -19,15 +19,15 @@
 	const units = $derived(preferences.units);
 	// svelte-ignore state_referenced_locally
 	let shown = $state(open);
-	interface Told {
+	interface LoggedEvent {
 		event: CareEvent;
 		counts: boolean;
 		/** What a winding says is put right by taking the winding back. */
 		setupId?: string;
 	}
 	/** As it comes over the wire. */
-	type Sent = Omit<Told, 'event'> & { event: Omit<CareEvent, 'day'> & { day: string } };
-	let history = $state.raw<readonly Told[]>();
+	type Sent = Omit<LoggedEvent, 'event'> & { event: Omit<CareEvent, 'day'> & { day: string } };
+	let history = $state.raw<readonly LoggedEvent[]>();
 	let away = $state(false);
 	/** What is being put right; none: something new is written. */
 	let correcting = $state<CareEvent>();

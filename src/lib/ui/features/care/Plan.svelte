@@ -8,7 +8,7 @@
 		workingDays,
 		type Day,
 		type Due,
-		type KeptKind,
+		type StrandKind,
 		type PlanItem
 	} from '$lib/core';
 	import { showDuration } from '$lib/wording/phrase';
@@ -24,7 +24,7 @@
 		week: boolean;
 		/** Minutes of a day of that week. */
 		minutes: number;
-		things: readonly { id: string; label: string; kind: KeptKind; place: string; dues: readonly Due[] }[];
+		things: readonly { id: string; label: string; kind: StrandKind; place: string; dues: readonly Due[] }[];
 		onchange: (part: { before?: Day; week?: boolean; minutes?: number }) => void;
 	}
 	let { today, before, week, minutes, things, onchange }: Props = $props();

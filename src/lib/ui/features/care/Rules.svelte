@@ -2,12 +2,12 @@
 	import { invalidateAll } from '$app/navigation';
 	import {
 		JOB_NAMES,
-		KEPT_KINDS,
+		STRAND_KINDS,
 		keys,
 		ROLE_NAMES,
 		type CareJob,
 		type CareRule,
-		type KeptKind
+		type StrandKind
 	} from '$lib/core';
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
@@ -31,9 +31,9 @@
 		value,
 		label: JOB_NAMES[value]
 	}));
-	const KIND_OPTIONS = KEPT_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }));
+	const KIND_OPTIONS = STRAND_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }));
 	let job = $state<CareJob>('clean');
-	let kind = $state<KeptKind>('line');
+	let kind = $state<StrandKind>('line');
 	let everyDays = $state(365);
 
 	const FIELDS = [

@@ -1,4 +1,4 @@
-import type { Kept } from '$lib/core';
+import type { Strand } from '$lib/core';
 
 /** What can be written down by hand. */
 export type What =
@@ -19,7 +19,7 @@ export type What =
 	| 'came';
 
 /** What can happen to a thing of its kind. */
-export function whatOf({ kind, doubleTaper }: Kept): readonly { value: What; label: string }[] {
+export function whatOf({ kind, doubleTaper }: Strand): readonly { value: What; label: string }[] {
 	const backing = kind === 'backing';
 	return (
 		[

@@ -13,13 +13,13 @@ export interface Writing {
 /** Writes events down, says so, and offers to undo them. True when they were taken. */
 export type Write = (events: readonly Writing[], said: string) => Promise<boolean>;
 /** What was written down is said, and can be undone. */
-export type Told = (
+export type TellWritten = (
 	written: readonly { readonly keptId: string; readonly event: { readonly id: string } }[],
 	said: string
 ) => Promise<void>;
 
 export const teller =
-	(today: () => Day): Told =>
+	(today: () => Day): TellWritten =>
 	async (written, said) => {
 		await invalidate('wendle:care');
 		const undo = written.map(({ keptId, event }) => ({

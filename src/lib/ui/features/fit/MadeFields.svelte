@@ -28,27 +28,27 @@
 	let { fit, list, index, role, solved = false, before, after }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
-	type Kept = { made: Made; length: string };
-	const kept = (form: SetupForm): Kept => form.fill[list][index]!;
+	type Described = { made: Made; length: string };
+	const kept = (form: SetupForm): Described => form.fill[list][index]!;
 	const made = $derived(kept(fit.form).made);
 	const path = $derived(['fill', list, index]);
-	type Way = Made['way'];
+	type MadeBy = Made['way'];
 
 	/** Changes what it is made of, when it is known in this way. */
-	const edit = <W extends Way>(way: W, change: (made: Extract<Made, { way: W }>) => void): void =>
+	const edit = <W extends MadeBy>(way: W, change: (made: Extract<Made, { way: W }>) => void): void =>
 		fit.change((form) => {
 			const { made } = kept(form);
 			if (made.way === way) change(made as Extract<Made, { way: W }>);
 		});
 
 	/** Another way of knowing it, keeping what still applies. */
-	function setWay(way: Way): void {
+	function setWay(way: MadeBy): void {
 		const density: Density = 'density' in made ? made.density : 'class' in made ? made.class.density : 'F';
 		const number = fit.workout?.line.number ?? 5;
 		const line = 'class' in made ? made.class : ({ taper: 'WF', number, density } as const);
 		const diameter = 'diameter' in made ? made.diameter : '';
 		const head = newComponent('', 'head').made;
-		const fresh: Record<Way, Made> = {
+		const fresh: Record<MadeBy, Made> = {
 			material: { way: 'material', material: 'polyester-20', diameter },
 			class: { way: 'class', class: line },
 			weighed: { way: 'weighed', class: line, mass: '' },

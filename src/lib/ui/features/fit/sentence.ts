@@ -1,8 +1,8 @@
-import { formatLineClass, type Remedy, type Share } from '$lib/core';
+import { formatLineClass, type Alternative, type Share } from '$lib/core';
 import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/wording/units';
 import type { Workout } from '$lib/setup/evaluate-form';
 
-function remedyWords(remedy: Remedy, units: UnitSystem): string {
+function remedyWords(remedy: Alternative, units: UnitSystem): string {
 	switch (remedy.kind) {
 		case 'thinner-backing':
 			return `${remedy.material.label.toLowerCase()} would take ${showLong(remedy.lengthMm, units)}`;
@@ -21,7 +21,7 @@ function remedyWords(remedy: Remedy, units: UnitSystem): string {
 	}
 }
 
-const either = (remedies: readonly Remedy[], units: UnitSystem): string => {
+const either = (remedies: readonly Alternative[], units: UnitSystem): string => {
 	const words = remedies.map((remedy) => remedyWords(remedy, units));
 	return words.length > 1 ? `${words.slice(0, -1).join(', ')}, or ${words.at(-1)!}` : words.join('');
 };

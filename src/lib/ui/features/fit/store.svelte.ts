@@ -6,7 +6,7 @@ import { v4 as uuid } from 'uuid';
 import { send, type Reply } from '../../state/api';
 import { Autosave, type SaveOutcome } from '../../state/autosave.svelte';
 
-interface Known {
+interface SavedAs {
 	readonly id: string;
 	readonly spoolId: string;
 	readonly version: number;
@@ -21,7 +21,7 @@ type Current =
 	{ form: SetupForm; version: number } | { spool: SetupForm['spool']; spoolVersion: number; spoolId: string };
 
 /** What a save comes to; the first one says what was made. */
-type Answer = Pick<Known, 'version'> & Partial<Known>;
+type Answer = Pick<SavedAs, 'version'> & Partial<SavedAs>;
 
 /** A save that was sent: sent again, as it was, until the server has answered. */
 interface Attempt {
@@ -31,7 +31,7 @@ interface Attempt {
 }
 
 interface Options {
-	readonly known: Known | undefined;
+	readonly known: SavedAs | undefined;
 	readonly of: OfSpool | undefined;
 	readonly units: () => UnitSystem;
 	readonly form: () => SetupForm;
@@ -54,7 +54,7 @@ const textOf = (form: SetupForm): string => JSON.stringify(form);
  * meanwhile is put together with what is here, field by field; a field that both changed is asked about.
  */
 export class SetupStore {
-	known = $state<Known>();
+	known = $state<SavedAs>();
 	/** Fields that another window changed differently. */
 	clashes = $state.raw<readonly Clash[]>([]);
 	/** Why the server would not take it, or why it could not. */

@@ -17,14 +17,14 @@
 	import { smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { Asked } from '../../state/asked.svelte';
+	import { UrlState } from '../../state/url-state.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ArborHold from './ArborHold.svelte';
 	import KnotPicture from './KnotPicture.svelte';
 
 	/** Which knot for a place: what is there, what is wanted; and what follows, with its reasons. */
 	let { situation: given }: { situation: KnotSituation } = $props();
-	const asked = new Asked<KnotSituation>(
+	const asked = new UrlState<KnotSituation>(
 		() => given,
 		(changed) => `?${situationQuery(changed)}`
 	);

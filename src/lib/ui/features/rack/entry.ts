@@ -1,6 +1,6 @@
 import type { Day, Spool } from '$lib/core';
 import { workOf, type BenchJob } from '$lib/bench/work';
-import type { WindRecord } from '$lib/inventory/winding';
+import type { Winding } from '$lib/inventory/winding';
 import type { SetupForm, SpoolForm } from '$lib/setup/form';
 import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import { jobOf } from '$lib/bench/job';
@@ -13,7 +13,7 @@ import { strandsOf, type ThreadStrand } from '../../charts/thread/strands';
 export interface RackData {
 	readonly id: string;
 	readonly form: SpoolForm;
-	readonly wound?: WindRecord;
+	readonly wound?: Winding;
 	/** How many components of that winding still lie there. */
 	readonly still: number;
 	readonly planned?: {
@@ -56,7 +56,7 @@ export interface RackEntry {
 }
 
 function woundEntry(
-	record: WindRecord,
+	record: Winding,
 	still: number,
 	units: UnitSystem
 ): Pick<RackEntry, 'drawing' | 'facts' | 'strands' | 'woundOn'> {

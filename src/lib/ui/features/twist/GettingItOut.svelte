@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CAUTIONS, formatNumber, waysOut, type LetOutWay } from '$lib/core';
+	import { CAUTIONS, formatNumber, untwistTechniques, type UntwistTechnique } from '$lib/core';
 	import type { TwistQuestion } from '$lib/ui/state/twist-question';
 	import { showLong } from '$lib/wording/units';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
@@ -20,7 +20,7 @@
 	let { question, turns, wound, coiled, onchange }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
-	const ways = $derived(waysOut({ ...question, turns }));
+	const ways = $derived(untwistTechniques({ ...question, turns }));
 	const can = $derived(ways.filter(({ lacks }) => lacks === undefined));
 	const cannot = $derived(ways.filter(({ lacks }) => lacks !== undefined));
 	const [best, ...others] = $derived(can);
@@ -29,7 +29,7 @@
 		['height', 'a high place'],
 		['swivel', 'a swivel']
 	] as const;
-	const percent = ({ share }: LetOutWay): string => `${Math.round(100 * share)} %`;
+	const percent = ({ share }: UntwistTechnique): string => `${Math.round(100 * share)} %`;
 </script>
 
 <section aria-labelledby="get-out" class="mt-10 border-t-2 border-ink pt-3" data-get-out>

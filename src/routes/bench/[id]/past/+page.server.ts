@@ -1,9 +1,9 @@
 import { missingSetup } from '$lib/server/missing';
-import { loadSetup, recordsOf } from '$lib/server/services';
+import { loadSetup, windingsOf } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {
 	const setup = await loadSetup(params.id);
 	if (!setup) return missingSetup(params.id);
-	return { id: params.id, name: setup.form.spool.name, records: await recordsOf(params.id) };
+	return { id: params.id, name: setup.form.spool.name, records: await windingsOf(params.id) };
 };

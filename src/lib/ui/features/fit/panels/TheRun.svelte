@@ -8,7 +8,7 @@
 		runoutOf,
 		toMm,
 		totalLengthMm,
-		waysToEnough,
+		moreBacking,
 		type MoreBacking
 	} from '$lib/core';
 	import { longUnit, showLong, showRetrieve, showSmall } from '$lib/wording/units';
@@ -89,7 +89,7 @@
 		return typed?.ok ? typed.value : QUARRIES.find(({ slug }) => slug === quarry)!.leastMm;
 	});
 	const haveMm = $derived(workout?.fit.layers[workout.stopIndex]?.lengthMm ?? 0);
-	const ways = $derived(workout ? waysToEnough(workout.problem, workout.fit, leastMm) : []);
+	const ways = $derived(workout ? moreBacking(workout.problem, workout.fit, leastMm) : []);
 	const way = (w: MoreBacking): string =>
 		w.kind === 'thinner-backing'
 			? `${w.material.label.toLowerCase()}: ${showLong(w.lengthMm, units)}`

@@ -1,11 +1,11 @@
-import { WriteRecord } from '$lib/inventory/winding';
+import { WriteWinding } from '$lib/inventory/winding';
 import { Id } from '$lib/server/api/version';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const POST = writing(
-	{ summary: 'Write down how a winding turned out', body: WriteRecord, answer: Id, status: 201 },
+	{ summary: 'Write down how a winding turned out', body: WriteWinding, answer: Id, status: 201 },
 	(asked, { run, ...typed }, { params, locals }: RequestEvent) =>
 		recordWinding(asked, params.id, typed, locals.units, locals.schools, run)
 );

@@ -1,13 +1,13 @@
 import { add, scale, smooth, sub, type Vec3 } from './curve';
 
 /** The whole way of a strand, and the places on it where the end rests for a while: indices of control points. */
-export interface Way {
+export interface KnotPath {
 	readonly control: readonly Vec3[];
 	readonly marks: readonly number[];
 }
 
 /** A way in legs; the end of each leg is a place to rest. The first leg ends at mark 0. */
-export function wayOf(...legs: readonly (readonly Vec3[])[]): Way {
+export function knotPath(...legs: readonly (readonly Vec3[])[]): KnotPath {
 	const marks: number[] = [];
 	let count = 0;
 	for (const leg of legs) marks.push((count += leg.length) - 1);
@@ -20,7 +20,7 @@ const PER_SPAN = 5;
  * The strand as far as its end has come: up to a mark, or part of the way from one to the next. What has been laid
  * does not move any more, so that the end passes through nothing on its way if the whole way does not.
  */
-export function drawnTo({ control, marks }: Way, mark: number): Vec3[] {
+export function drawnTo({ control, marks }: KnotPath, mark: number): Vec3[] {
 	const last = marks.length - 1;
 	const at = Math.min(Math.max(mark, 0), last);
 	const i = Math.min(Math.floor(at), last - 1);
@@ -40,7 +40,11 @@ export function upTo(points: readonly Vec3[], place: number): Vec3[] {
 }
 
 /** A way with something laid before it, and further legs after it. */
-export function extended(before: readonly Vec3[], way: Way, ...after: readonly (readonly Vec3[])[]): Way {
+export function extended(
+	before: readonly Vec3[],
+	way: KnotPath,
+	...after: readonly (readonly Vec3[])[]
+): KnotPath {
 	const control = [...before, ...way.control, ...after.flat()];
 	const marks = way.marks.map((mark) => mark + before.length);
 	let count = before.length + way.control.length;

@@ -6,7 +6,7 @@ import { notify } from './notices.svelte';
  * What is asked of a page, as its address says. It can be changed faster than a page comes: a change shows at once, and the
  * next one builds upon it, not upon what the address still says.
  */
-export class Asked<T extends object> {
+export class UrlState<T extends object> {
 	readonly #from: () => T;
 	readonly #address: (asked: T) => string;
 	readonly #ofServer: boolean;

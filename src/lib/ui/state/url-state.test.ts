@@ -12,15 +12,15 @@ vi.mock('./notices.svelte', () => ({ notify: (text: string) => void said.push(te
 const server = vi.hoisted(() => ({ there: true }));
 vi.mock('./api', () => ({ isThere: () => Promise.resolve(server.there) }));
 
-import { Asked } from './asked.svelte';
+import { UrlState } from './url-state.svelte';
 
 interface Question {
 	a: number;
 	b: number;
 }
 let page: Question;
-const asked = (ofServer = false): Asked<Question> =>
-	new Asked(
+const asked = (ofServer = false): UrlState<Question> =>
+	new UrlState(
 		() => page,
 		({ a, b }) => `?a=${a}&b=${b}`,
 		ofServer

@@ -1,5 +1,5 @@
 import { Day } from '$lib/inventory/day';
-import { RecordForm, RunSummary, type WindRecord } from '$lib/inventory/winding';
+import { WindingForm, RunSummary, type Winding } from '$lib/inventory/winding';
 import { SetupForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -12,7 +12,7 @@ const Row = z
 		setupId: z.string(),
 		spoolId: z.string(),
 		woundOn: Day,
-		typed: json(RecordForm),
+		typed: json(WindingForm),
 		turns: z.number().nullable(),
 		depthMm: z.number().nullable(),
 		gapMm: z.number().nullable(),
@@ -22,14 +22,14 @@ const Row = z
 		run: json(RunSummary).nullable(),
 		createdAt: z.string()
 	})
-	.transform(({ createdAt, ...row }): WindRecord => ({ ...row, writtenAt: Date.parse(createdAt) }));
+	.transform(({ createdAt, ...row }): Winding => ({ ...row, writtenAt: Date.parse(createdAt) }));
 
 /** Records that were read before, under their id and version, and the list they made: the same list as long as nothing changed. */
-interface Read {
-	readonly byVersion: ReadonlyMap<string, WindRecord | undefined>;
-	readonly list: readonly WindRecord[];
+interface ReadWindings {
+	readonly byVersion: ReadonlyMap<string, Winding | undefined>;
+	readonly list: readonly Winding[];
 }
-const readBefore = new ReadBefore<Read>();
+const readBefore = new ReadBefore<ReadWindings>();
 
 const living = (db: Knex): Knex.QueryBuilder => db('records').whereNull('takenBackAt');
 /** How many rows one statement names. */
@@ -42,7 +42,7 @@ interface Numbered {
 const keyOf = ({ id, version }: Numbered): string => `${id}/${version}`;
 
 /** Every record that counts, oldest first. */
-export async function listRecords(db: Knex): Promise<readonly WindRecord[]> {
+export async function listWindings(db: Knex): Promise<readonly Winding[]> {
 	const before = readBefore.get(db);
 	// Where nothing was read before, all of it comes at once; after that only what is new.
 	const rows = (await living(db)
@@ -72,7 +72,7 @@ async function rowsOf(db: Knex, records: readonly Numbered[]): Promise<Numbered[
 	return found;
 }
 
-export const findRecord = async (db: Knex, id: string): Promise<WindRecord | undefined> =>
+export const findWinding = async (db: Knex, id: string): Promise<Winding | undefined> =>
 	readRow(db, 'records', Row, await living(db).where({ id }).first('*'));
 
 /** Undoes a record, or counts it again: nothing of it is lost. False when there is none. */
@@ -86,12 +86,12 @@ export async function updateSummary(trx: Writing, id: string, run: RunSummary): 
 		.update({ run: jsonText(RunSummary, run, 'run'), version: trx.raw('version + 1') });
 }
 
-export async function insertRecord(trx: Writing, record: WindRecord): Promise<void> {
+export async function insertWinding(trx: Writing, record: Winding): Promise<void> {
 	const { writtenAt, ...row } = record;
 	await trx('records').insert({
 		...row,
 		woundOn: record.woundOn.toString(),
-		typed: jsonText(RecordForm, record.typed),
+		typed: jsonText(WindingForm, record.typed),
 		form: jsonText(SetupForm, record.form, 'setup'),
 		run: record.run && jsonText(RunSummary, record.run, 'run'),
 		createdAt: new Date(writtenAt).toISOString()

@@ -1,18 +1,18 @@
 <script lang="ts">
 	import {
-		gapOfSchool,
+		gapOfTechnique,
 		JOINT_BUYS,
 		JOINTS,
 		ROLE_NAMES,
-		SCHOOL_KEYS,
-		SCHOOLS,
-		type ChosenSchools,
+		TECHNIQUE_KEYS,
+		TECHNIQUES,
+		type ChosenTechniques,
 		type JobSetup,
 		type Joint,
-		type SchoolKey,
-		type Schools
+		type TechniqueKey,
+		type Techniques
 	} from '$lib/core';
-	import type { SaveWays } from '$lib/setup/form';
+	import type { SaveTechniques } from '$lib/setup/form';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';
@@ -22,7 +22,7 @@
 	interface Props {
 		setupId: string;
 		job: JobSetup;
-		own: ChosenSchools;
+		own: ChosenTechniques;
 		/** The set-up was changed: it has to be read again. */
 		onchanged: () => Promise<void>;
 	}
@@ -33,29 +33,29 @@
 	let trouble = $state<string>();
 	const write = new Write();
 
-	async function save(ways: SaveWays): Promise<void> {
+	async function save(ways: SaveTechniques): Promise<void> {
 		const reply = await write.send('PUT', `/api/setups/${setupId}/ways`, ways);
 		trouble = troubleOf(reply, 'Your choice was not saved');
 		if (reply.kind === 'ok') await onchanged();
 	}
 	/** A gap is a number of the set-up; everything else is a way. */
-	async function choose<K extends SchoolKey>(key: K, way: Schools[K]): Promise<void> {
+	async function choose<K extends TechniqueKey>(key: K, way: Techniques[K]): Promise<void> {
 		if (scope === 'person') {
 			preferences.schools = { ...preferences.schools, [key]: way };
 			if (key !== 'gap' && own[key] !== undefined) await save({ schools: { [key]: null } });
-		} else if (key === 'gap') await save({ gap: `${gapOfSchool(way as Schools['gap'])} mm` });
+		} else if (key === 'gap') await save({ gap: `${gapOfTechnique(way as Techniques['gap'])} mm` });
 		else await save({ schools: { [key]: way } });
 	}
-	const chosen = (key: SchoolKey): string | undefined =>
+	const chosen = (key: TechniqueKey): string | undefined =>
 		key !== 'gap'
 			? job.schools[key]
 			: scope === 'person'
-				? (preferences.schools.gap ?? SCHOOLS.gap.usual)
-				: Object.entries(SCHOOLS.gap.ways).find(
+				? (preferences.schools.gap ?? TECHNIQUES.gap.usual)
+				: Object.entries(TECHNIQUES.gap.ways).find(
 						([, { gapMm }]) => Math.abs(gapMm - job.plan.gapMm) < 0.05
 					)?.[0];
-	const waysOf = (key: SchoolKey) =>
-		Object.entries(SCHOOLS[key].ways) as [Schools[typeof key], { label: string; buys: string }][];
+	const waysOf = (key: TechniqueKey) =>
+		Object.entries(TECHNIQUES[key].ways) as [Techniques[typeof key], { label: string; buys: string }][];
 	const joints = Object.entries(JOINTS).map(([value, label]) => ({ value: value as Joint, label }));
 	const TURNS = [1, 2, 3].map((n) => ({ value: String(n), label: String(n) }));
 </script>
@@ -72,9 +72,9 @@
 />
 {#if trouble}<p role="alert" class="mt-2 text-warn">{trouble}</p>{/if}
 <div class="mt-4 space-y-5">
-	{#each SCHOOL_KEYS as key (key)}
+	{#each TECHNIQUE_KEYS as key (key)}
 		<fieldset>
-			<legend class="figure text-[16px] font-semibold">{SCHOOLS[key].title}</legend>
+			<legend class="figure text-[16px] font-semibold">{TECHNIQUES[key].title}</legend>
 			{#each waysOf(key) as [way, { label, buys }] (way)}
 				<label class="flex cursor-pointer items-baseline gap-2.5 py-1.5">
 					<input

@@ -4,12 +4,12 @@ import { keys } from '../keys';
  * Where people who do this well differ. Each way is supported, says what it buys, and one of each is the
  * usual. All of it common practice.
  */
-interface Way {
+interface Technique {
 	readonly label: string;
 	readonly buys: string;
 }
 
-export const SCHOOLS = {
+export const TECHNIQUES = {
 	water: {
 		title: 'Water',
 		usual: 'fresh',
@@ -104,24 +104,24 @@ export const SCHOOLS = {
 	}
 } as const satisfies Record<
 	string,
-	{ title: string; usual: string; ways: Record<string, Way & { gapMm?: number }> }
+	{ title: string; usual: string; ways: Record<string, Technique & { gapMm?: number }> }
 >;
 
-export type SchoolKey = keyof typeof SCHOOLS;
-export type Schools = { readonly [K in SchoolKey]: keyof (typeof SCHOOLS)[K]['ways'] };
+export type TechniqueKey = keyof typeof TECHNIQUES;
+export type Techniques = { readonly [K in TechniqueKey]: keyof (typeof TECHNIQUES)[K]['ways'] };
 /** What was chosen; what was not is left to whoever is asked next. */
-export type ChosenSchools = { readonly [K in SchoolKey]?: Schools[K] | undefined };
+export type ChosenTechniques = { readonly [K in TechniqueKey]?: Techniques[K] | undefined };
 
 // Marked pure, here and in remedies.ts: a page that needs none of it does not load it.
-export const SCHOOL_KEYS = keys(SCHOOLS);
-const among = <T>(pick: (key: SchoolKey) => T): Record<SchoolKey, T> =>
-	Object.fromEntries(SCHOOL_KEYS.map((key) => [key, pick(key)])) as Record<SchoolKey, T>;
+export const TECHNIQUE_KEYS = keys(TECHNIQUES);
+const among = <T>(pick: (key: TechniqueKey) => T): Record<TechniqueKey, T> =>
+	Object.fromEntries(TECHNIQUE_KEYS.map((key) => [key, pick(key)])) as Record<TechniqueKey, T>;
 
-export const USUAL_SCHOOLS = among((key) => SCHOOLS[key].usual) as Schools;
+export const USUAL_TECHNIQUES = among((key) => TECHNIQUES[key].usual) as Techniques;
 
 /** The set-up's own choice where it has one, else the person's, else the usual. */
-export const schoolsOf = (setup: ChosenSchools, person: ChosenSchools): Schools =>
-	among((key) => setup[key] ?? person[key] ?? USUAL_SCHOOLS[key]) as Schools;
+export const techniquesOf = (setup: ChosenTechniques, person: ChosenTechniques): Techniques =>
+	among((key) => setup[key] ?? person[key] ?? USUAL_TECHNIQUES[key]) as Techniques;
 
 /** The gap that a way of leaving room comes to, mm. */
-export const gapOfSchool = (way: Schools['gap']): number => SCHOOLS.gap.ways[way].gapMm;
+export const gapOfTechnique = (way: Techniques['gap']): number => TECHNIQUES.gap.ways[way].gapMm;

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { isUnder, ROLE_NAMES, withUnit, type JobSetup, type TwistSource } from '$lib/core';
 	import type { BenchJob } from '$lib/bench/work';
-	import type { RecordForm, TravelForm } from '$lib/inventory/winding';
+	import type { WindingForm, TravelForm } from '$lib/inventory/winding';
 	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import type { WordedIssue } from '$lib/wording/issues';
 	import Field from '../../primitives/Field.svelte';
@@ -36,7 +36,7 @@
 
 	// Only the beginning comes from the run; what is typed stays.
 	// svelte-ignore state_referenced_locally
-	let form = $state<Omit<RecordForm, 'travelled'>>({
+	let form = $state<Omit<WindingForm, 'travelled'>>({
 		woundOn: preferences.today.toString(),
 		turns: counted.turns ? String(Math.round(counted.turns)) : '',
 		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
