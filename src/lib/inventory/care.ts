@@ -149,3 +149,10 @@ export const SaveRules = CareRules.extend({ version: z.number().int().min(0).opt
 });
 export const asRules = ({ rules }: z.output<typeof CareRules>): CareRule[] =>
 	JSON.parse(JSON.stringify(rules)) as CareRule[];
+
+/** Everything that was written of a strand, newest first: whether it counts, and the set-up whose winding says it, if one does. */
+export const CareHistory = z.object({
+	events: z.array(z.object({ event: StoredCareEvent, counts: z.boolean(), setupId: z.string().optional() }))
+});
+/** Rules as another window left them. */
+export const CurrentRules = CareRules.extend({ version: z.number().int() });

@@ -25,5 +25,7 @@ export const HandSummary = z
 	.meta({ id: 'HandSummary' });
 export type HandSummary = z.infer<typeof HandSummary>;
 
+export const Hands = z.object({ hands: z.array(HandSummary) });
+
 /** Forgets what the fills so far taught, or takes that back. */
 export const ForgetHand = z.strictObject({ winding, material, forget: z.boolean() });

@@ -19,9 +19,3 @@ export const SwapRequest = z
 	})
 	.meta({ id: 'SwapRequest' });
 export type SwapRequest = z.infer<typeof SwapRequest>;
-
-export const SwapResponse = z
-	.object({
-		setupId: z.string().meta({ description: 'The set-up that the swap leads to: /bench/{setupId}.' })
-	})
-	.meta({ id: 'SwapResponse' });

@@ -1,4 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import { id } from './answers';
 import { send, troubleOf } from './api';
 
 afterEach(() => {
@@ -9,11 +10,20 @@ const answering = (body: string, status: number): void => {
 };
 
 describe('a request', () => {
-	it('reads an answer, and one without a body', async () => {
-		answering('{"id":"x"}', 201);
-		expect(await send('POST', '/api/things', {})).toEqual({ kind: 'ok', value: { id: 'x' } });
+	it('reads an answer by its shape, and one without a body', async () => {
+		answering('{"id":"x","more":1}', 201);
+		expect(await send('POST', '/api/things', {}, { answer: id })).toEqual({
+			kind: 'ok',
+			value: { id: 'x' }
+		});
 		answering('', 204);
 		expect(await send('DELETE', '/api/things')).toEqual({ kind: 'ok', value: undefined });
+	});
+	it('takes an answer of another shape for none, and says what to do', async () => {
+		answering('{"name":"x"}', 200);
+		const reply = await send('GET', '/api/things', undefined, { answer: id });
+		expect(reply.kind).toBe('unreachable');
+		expect(troubleOf(reply, 'It stays here')).toMatch(/Reload the page/);
 	});
 	it('keeps the reasons of a refusal', async () => {
 		answering('{"issues":[{"code":"missing_value","path":["length"],"message":"Give a length."}]}', 422);

@@ -1,6 +1,7 @@
 import { toJson } from '$lib/inventory/json';
 import type { WordedIssue } from '$lib/wording/issues';
 import { v4 as uuid } from 'uuid';
+import type { z } from 'zod';
 
 /**
  * What came of asking the server: an answer, a refusal with its reasons, or no answer at all. A server that could not do what
@@ -18,16 +19,31 @@ const WRITE_ID_HEADER = 'idempotency-key';
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
-/**
- * Sends JSON and reads the reply; never throws.
- *
- * @param writeId of a write, the same each time it is tried: done twice it is done once. See `write.ts`
- */
-export async function send<T>(
+/** How an answer is read: see `answers.ts`. */
+export type AnswerShape<T> = () => Promise<z.ZodType<T>>;
+
+/** What else is said of a request. */
+export interface Sending<T> {
+	/** The shape of the answer; where nobody reads it there is none. */
+	readonly answer?: AnswerShape<T>;
+	/** Of a write, the same each time it is tried: done twice it is done once. See `write.ts` */
+	readonly writeId?: string;
+}
+
+const NOT_UNDERSTOOD = 'The server answered something that this page does not understand. Reload the page.';
+
+/** Reads what was sent as a shape; undefined where it is something else. */
+export async function readAs<T>(shape: AnswerShape<T>, sent: unknown): Promise<T | undefined> {
+	const read = (await shape()).safeParse(sent);
+	return read.success ? read.data : undefined;
+}
+
+/** Sends JSON and reads the reply; never throws. */
+export async function send<T = undefined>(
 	method: Method,
 	path: string,
 	body?: unknown,
-	writeId: string = uuid()
+	{ answer: shape, writeId = uuid() }: Sending<T> = {}
 ): Promise<Reply<T>> {
 	const text = body === undefined ? '' : toJson(body);
 	try {
@@ -43,7 +59,12 @@ export async function send<T>(
 		});
 		const answer = await response.text();
 		const read: unknown = answer ? JSON.parse(answer) : undefined;
-		if (response.ok) return { kind: 'ok', value: read as T };
+		if (response.ok) {
+			const value = shape && (await readAs(shape, read));
+			return shape && value === undefined
+				? { kind: 'unreachable', message: NOT_UNDERSTOOD }
+				: { kind: 'ok', value: value as T };
+		}
 		const { issues = [], message } = (read ?? {}) as { issues?: WordedIssue[]; message?: string };
 		if (response.status >= 500) return { kind: 'unreachable', ...(message !== undefined && { message }) };
 		return { kind: 'refused', status: response.status, issues, body: read };

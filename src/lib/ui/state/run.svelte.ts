@@ -2,7 +2,8 @@ import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
 import type { RunEvents } from '$lib/bench/run';
 import { v4 as uuid } from 'uuid';
 import { without } from './events';
-import { send, type Reply } from './api';
+import { addedEvents, runEvents } from './answers';
+import { readAs, send, type Reply } from './api';
 import { RunLog } from './run-log';
 import { listen } from './stream';
 
@@ -98,7 +99,9 @@ export class Run {
 	}
 
 	async #catchUp(run: string): Promise<void> {
-		const reply = await send<RunEvents>('GET', `/api/runs/${run}/events?after=${this.#arrival}`);
+		const reply = await send('GET', `/api/runs/${run}/events?after=${this.#arrival}`, undefined, {
+			answer: runEvents
+		});
 		if (reply.kind === 'ok') await this.#receive(run, reply.value);
 	}
 
@@ -121,7 +124,8 @@ export class Run {
 		const run = this.#id;
 		if (this.#unfollow || !run) return;
 		this.#unfollow = listen(() => `/api/runs/${run}/live?after=${this.#arrival}`, {
-			hear: (data) => void this.#receive(run, JSON.parse(data) as RunEvents)
+			hear: (data) =>
+				void readAs(runEvents, JSON.parse(data)).then((news) => news && this.#receive(run, news))
 		});
 	}
 
@@ -224,11 +228,11 @@ export class Run {
 		const started = await send('PUT', `/api/runs/${run}`, { setupId: this.#setupId, job: this.#job });
 		const reply =
 			started.kind === 'ok'
-				? await send<{ ended: boolean }>('POST', `/api/runs/${run}/events`, { events })
+				? await send('POST', `/api/runs/${run}/events`, { events }, { answer: addedEvents })
 				: started;
 		this.trouble = whatIsWrong(reply);
 		if (reply.kind !== 'ok') return false;
-		this.over = (reply.value as { ended: boolean }).ended;
+		this.over = reply.value?.ended ?? false;
 		return true;
 	}
 

@@ -1,6 +1,6 @@
 import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
-import { send, type Method, type Reply } from './api';
+import { readAs, send, type AnswerShape, type Method, type Reply } from './api';
 
 /**
  * A write that may be tried again: whoever asks for the same after no answer came has asked once. After an answer the next
@@ -15,17 +15,28 @@ export class Write {
 		this.#once = once;
 	}
 
-	async send<T>(method: Exclude<Method, 'GET'>, path: string, body?: unknown): Promise<Reply<T>> {
+	async send<T = undefined>(
+		method: Exclude<Method, 'GET'>,
+		path: string,
+		body?: unknown,
+		answer?: AnswerShape<T>
+	): Promise<Reply<T>> {
 		const what = toJson([method, path, body]);
 		if (!this.#asked || (!this.#once && this.#asked.what !== what)) this.#asked = { what, id: uuid() };
-		const reply = await send<T>(method, path, body, this.#asked.id);
+		const reply = await send(method, path, body, { writeId: this.#asked.id, ...(answer && { answer }) });
 		if (reply.kind !== 'unreachable') this.#asked = undefined;
 		return reply;
 	}
 }
 
 /** What an earlier try of a write came to, where that had reached the server with something else in it. */
-export function usedAnswer<T>(reply: Reply<unknown>): T | undefined {
+export async function usedAnswer<T>(reply: Reply<unknown>, answer: AnswerShape<T>): Promise<T | undefined> {
 	if (reply.kind !== 'refused' || reply.issues[0]?.code !== 'write_id_used') return undefined;
-	return (reply.body as { answer: T }).answer;
+	return readAs(answer, (reply.body as { answer?: unknown }).answer);
+}
+
+/** What is there now, where a write was made over an older version of it. */
+export async function staleAnswer<T>(reply: Reply<unknown>, shape: AnswerShape<T>): Promise<T | undefined> {
+	if (reply.kind !== 'refused' || reply.status !== 409) return undefined;
+	return readAs(shape, (reply.body as { current?: unknown }).current);
 }

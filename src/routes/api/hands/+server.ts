@@ -1,10 +1,7 @@
-import { ForgetHand, HandSummary } from '$lib/inventory/hand';
+import { ForgetHand, Hands } from '$lib/inventory/hand';
 import { reading, writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { forgetHand, hands } from '$lib/server/services';
-import { z } from 'zod';
-
-const Hands = z.object({ hands: z.array(HandSummary) });
 
 export const GET = reading(
 	'How tightly each backing is laid, learnt from finished fills',

@@ -1,4 +1,4 @@
-import { Created } from '$lib/server/api/version';
+import { Created } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { createSetup } from '$lib/server/services';
 import { CreateSetup } from '$lib/setup/form';

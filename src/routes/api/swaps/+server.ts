@@ -1,4 +1,5 @@
-import { SwapRequest, SwapResponse } from '$lib/server/api/swap';
+import { SwapResponse } from '$lib/inventory/swap-answer';
+import { SwapRequest } from '$lib/server/api/swap';
 import { writing } from '$lib/server/http';
 import { planSwap } from '$lib/server/services';
 

@@ -6,6 +6,7 @@
 	import type { WordedIssue } from '$lib/wording/issues';
 	import Field from '../../primitives/Field.svelte';
 	import { type Reply, troubleOf } from '../../state/api';
+	import { id } from '../../state/answers';
 	import { usedAnswer, Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
@@ -83,15 +84,20 @@
 		const ready = await before();
 		const runId = run();
 		const reply: Reply<{ id: string }> = ready
-			? await write.send('POST', `/api/setups/${setupId}/records`, {
-					...$state.snapshot(form),
-					travelled: $state.snapshot(travels).filter((travel) => travel !== undefined),
-					...(runId !== undefined && { run: runId })
-				})
+			? await write.send(
+					'POST',
+					`/api/setups/${setupId}/records`,
+					{
+						...$state.snapshot(form),
+						travelled: $state.snapshot(travels).filter((travel) => travel !== undefined),
+						...(runId !== undefined && { run: runId })
+					},
+					id
+				)
 			: { kind: 'unreachable' };
 		busy = false;
 		// An earlier try had reached the server, or another window was first: with what was typed there.
-		const earlier = usedAnswer<{ id: string }>(reply);
+		const earlier = await usedAnswer(reply, id);
 		if (earlier) {
 			void notify(
 				'This winding was on the rack already, from an earlier try or another window, with what was typed there. To change it, open the past windings of this set-up, undo it and write it down again.'

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { dayOf, type CareEvent, type Strand } from '$lib/core';
+	import { type CareEvent, type Strand } from '$lib/core';
+	import { careHistory } from '../../state/answers';
 	import { send } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import EventForm from './EventForm.svelte';
@@ -25,24 +26,16 @@
 		/** What a winding says is put right by taking the winding back. */
 		setupId?: string;
 	}
-	/** As it comes over the wire. */
-	type Sent = Omit<LoggedEvent, 'event'> & { event: Omit<CareEvent, 'day'> & { day: string } };
 	let history = $state.raw<readonly LoggedEvent[]>();
 	let away = $state(false);
 	/** What is being put right; none: something new is written. */
 	let correcting = $state<CareEvent>();
 
 	async function load(): Promise<void> {
-		const reply = await send<{ events: Sent[] }>(
-			'GET',
-			`/api/care/history?of=${encodeURIComponent(kept.id)}`
-		);
+		const path = `/api/care/history?of=${encodeURIComponent(kept.id)}`;
+		const reply = await send('GET', path, undefined, { answer: careHistory });
 		away = reply.kind !== 'ok';
-		if (reply.kind === 'ok')
-			history = reply.value.events.map(({ event, ...told }) => ({
-				...told,
-				event: { ...event, day: dayOf(event.day) } as CareEvent
-			}));
+		if (reply.kind === 'ok') history = reply.value.events as LoggedEvent[];
 	}
 	$effect(() => {
 		if (shown && changed !== '') void load();

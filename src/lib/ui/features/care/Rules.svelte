@@ -13,9 +13,10 @@
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { type Reply, troubleOf } from '../../state/api';
-	import { Write } from '../../state/write';
+	import { currentRules } from '../../state/answers';
+	import { staleAnswer, Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
-	import { mergedRules, staleRules } from './merged-rules';
+	import { mergedRules } from './merged-rules';
 
 	/** What falls due when: anyone's to edit. An empty field does not count. */
 	interface Props {
@@ -60,9 +61,9 @@
 		// What they were, to be restored.
 		const [before, wereUsual] = [rules, usual];
 		let reply = await put(changed, version);
-		const theirs = staleRules(reply);
+		const theirs = await staleAnswer(reply, currentRules);
 		if (theirs && changed) {
-			const merged = mergedRules(before, changed, theirs.rules);
+			const merged = mergedRules(before, changed, theirs.rules as CareRule[]);
 			if (merged.clash !== undefined) {
 				await invalidateAll();
 				return notify(`Another window changed the rules as well. ${merged.clash}`, {

@@ -1,14 +1,5 @@
 import { JOB_NAMES, type CareRule } from '$lib/core';
 import { merge } from '$lib/setup/merge';
-import type { Reply } from '../../state/api';
-
-/** What somebody else made of the rules, where a change came too late. */
-export function staleRules(
-	reply: Reply<unknown>
-): { rules: readonly CareRule[]; version: number } | undefined {
-	if (reply.kind !== 'refused' || reply.status !== 409) return undefined;
-	return (reply.body as { current?: { rules: readonly CareRule[]; version: number } }).current;
-}
 
 /** Rules as a list whose entries have ids: by what is done to what, counted where it is there twice. */
 function keyed(rules: readonly CareRule[]): (CareRule & { readonly id: string })[] {

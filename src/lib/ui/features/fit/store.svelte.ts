@@ -3,7 +3,10 @@ import type { SetupForm } from '$lib/setup/form';
 import type { UnitSystem } from '$lib/wording/units';
 import type { WordedIssue } from '$lib/wording/issues';
 import { v4 as uuid } from 'uuid';
+import type { z } from 'zod';
+import { currentSetup, saved } from '../../state/answers';
 import { send, type Reply } from '../../state/api';
+import { staleAnswer } from '../../state/write';
 import { Autosave, type SaveOutcome } from '../../state/autosave.svelte';
 
 interface SavedAs {
@@ -17,11 +20,10 @@ export interface OfSpool {
 	readonly spoolVersion: number;
 }
 /** What is there when somebody else saved meanwhile: of a set-up that is not saved yet, its spool. */
-type Current =
-	{ form: SetupForm; version: number } | { spool: SetupForm['spool']; spoolVersion: number; spoolId: string };
+type Current = z.output<Awaited<ReturnType<typeof currentSetup>>>;
 
 /** What a save comes to; the first one says what was made. */
-type Answer = Pick<SavedAs, 'version'> & Partial<SavedAs>;
+type Answer = z.output<Awaited<ReturnType<typeof saved>>>;
 
 /** A save that was sent: sent again, as it was, until the server has answered. */
 interface Attempt {
@@ -96,7 +98,7 @@ export class SetupStore {
 		if (reply.kind === 'unreachable') return 'failed';
 		this.#attempt = undefined;
 		if (reply.kind === 'ok') return this.#saved(attempt.form, reply.value);
-		if (reply.status === 409) return this.#merge((reply.body as { current?: Current }).current);
+		if (reply.status === 409) return this.#merge(await staleAnswer(reply, currentSetup));
 		return 'refused';
 	}
 
@@ -108,8 +110,13 @@ export class SetupStore {
 			form,
 			send: (writeId) =>
 				known
-					? send('PUT', `/api/setups/${known.id}`, { form, version: known.version }, writeId)
-					: send('POST', '/api/setups', { form, ...of }, writeId)
+					? send(
+							'PUT',
+							`/api/setups/${known.id}`,
+							{ form, version: known.version },
+							{ writeId, answer: saved }
+						)
+					: send('POST', '/api/setups', { form, ...of }, { writeId, answer: saved })
 		};
 	}
 

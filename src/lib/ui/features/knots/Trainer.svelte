@@ -2,8 +2,8 @@
 	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
 	import { dayOf, exercisesOf, type Exercise, type Knot } from '$lib/core';
-	import type { Practice } from '$lib/bench/practice';
 	import { showDay } from '../dates';
+	import { practice } from '../../state/answers';
 	import { send } from '../../state/api';
 	import InOrder from './InOrder.svelte';
 	import PickPicture from './PickPicture.svelte';
@@ -38,12 +38,12 @@
 	}
 	async function keep(): Promise<void> {
 		kept = 'sending';
-		const reply = await send<Practice>('POST', '/api/practice', {
-			id,
-			slug: knot.slug,
-			right,
-			asked: exercises.length
-		});
+		const reply = await send(
+			'POST',
+			'/api/practice',
+			{ id, slug: knot.slug, right, asked: exercises.length },
+			{ answer: practice }
+		);
 		kept = reply.kind === 'ok' ? 'kept' : 'failed';
 		if (reply.kind === 'ok') dueOn = reply.value.knots.find(({ slug }) => slug === knot.slug)?.dueOn;
 	}

@@ -8,6 +8,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
+	import { id } from '../../state/answers';
 	import { send, troubleOf } from '../../state/api';
 	import { Aside } from '../../state/aside.svelte';
 	import { notify } from '../../state/notices.svelte';
@@ -97,7 +98,7 @@
 			{ ...newComponent('backing', 'backing', { way: 'material', material, diameter: '' }), solve: true },
 			{ ...$state.snapshot(line.form), id: 'line', joint: 'loops' }
 		];
-		const reply = await send<{ id: string }>('POST', '/api/setups', { form, spoolId: spool.id });
+		const reply = await send('POST', '/api/setups', { form, spoolId: spool.id }, { answer: id });
 		if (reply.kind === 'ok') await goto(`/fit/${reply.value.id}`);
 		else void notify(troubleOf(reply, 'Nothing was begun')!);
 	}

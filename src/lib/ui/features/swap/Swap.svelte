@@ -12,6 +12,7 @@
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { troubleOf } from '../../state/api';
+	import { plannedSwap } from '../../state/answers';
 	import { Write } from '../../state/write';
 	import { getNoticesReady } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -83,13 +84,18 @@
 	async function plan(): Promise<void> {
 		if (busy) return;
 		busy = true;
-		const reply = await write.send<{ setupId: string }>('POST', '/api/swaps', {
-			spoolId: choice.spool.id,
-			keep,
-			on: going.map(({ keptId, component: { role, made, length, note } }) =>
-				keptId === undefined ? { role, made, length, note } : { kept: keptId }
-			)
-		});
+		const reply = await write.send(
+			'POST',
+			'/api/swaps',
+			{
+				spoolId: choice.spool.id,
+				keep,
+				on: going.map(({ keptId, component: { role, made, length, note } }) =>
+					keptId === undefined ? { role, made, length, note } : { kept: keptId }
+				)
+			},
+			plannedSwap
+		);
 		busy = false;
 		trouble = troubleOf(reply, 'What you chose stays here');
 		if (reply.kind === 'ok') await goto(`/bench/${reply.value.setupId}`);

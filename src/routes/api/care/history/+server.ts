@@ -1,9 +1,10 @@
+import { CareHistory } from '$lib/inventory/care';
 import { reading } from '$lib/server/http';
 import { careHistory } from '$lib/server/services';
 import { z } from 'zod';
 
 export const GET = reading(
 	'Everything that was written of one thing, newest first; what was taken back as well, and said so',
-	{ query: z.object({ of: z.string() }), what: 'line or backing' },
+	{ answer: CareHistory, query: z.object({ of: z.string() }), what: 'line or backing' },
 	({ url }) => careHistory(url.searchParams.get('of') ?? '')
 );

@@ -1,5 +1,5 @@
 import { asRules, CareRules, SaveRules } from '$lib/inventory/care';
-import { Version } from '$lib/server/api/version';
+import { Version } from '$lib/setup/answers';
 import { acting, writing } from '$lib/server/http';
 import { setCareRules } from '$lib/server/services';
 import { z } from 'zod';

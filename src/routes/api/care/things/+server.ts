@@ -1,5 +1,5 @@
 import { BringThing } from '$lib/inventory/care';
-import { Made } from '$lib/server/api/version';
+import { Made } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { bring } from '$lib/server/services';
 

@@ -1,4 +1,4 @@
-import { Version } from '$lib/server/api/version';
+import { Version } from '$lib/setup/answers';
 import { acting, writing } from '$lib/server/http';
 import { dropSetup, saveSetup } from '$lib/server/services';
 import { SaveSetup } from '$lib/setup/form';

@@ -4,6 +4,7 @@
 	import type { SpoolForm } from '$lib/setup/form';
 	import { readSource } from '$lib/setup/read-spool';
 	import { showLong } from '$lib/wording/units';
+	import { spools as answer } from '../../../state/answers';
 	import { send } from '../../../state/api';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
@@ -13,7 +14,7 @@
 	const preferences = usePreferences();
 	type Listed = { id: string; form: SpoolForm };
 
-	const listed = send<{ spools: Listed[] }>('GET', '/api/spools');
+	const listed = send('GET', '/api/spools', undefined, { answer });
 	/** Each that has enough, with what it would take, the roomiest last. */
 	function roomy(spools: readonly Listed[]): { id: string; name: string; lengthMm: number }[] {
 		const { workout } = fit;

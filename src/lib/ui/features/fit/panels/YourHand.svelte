@@ -2,14 +2,14 @@
 	import { writeLay } from '$lib/setup/read-text';
 	import type { HandSummary } from '$lib/inventory/hand';
 	import Field from '../../../primitives/Field.svelte';
+	import { hands as answer } from '../../../state/answers';
 	import { send } from '../../../state/api';
 	import type { FitState } from '../fit-state.svelte';
 
 	/** How tightly this person lays this backing, learnt from what was wound and written down. */
 	let { fit }: { fit: FitState } = $props();
 	let hands = $state.raw<readonly HandSummary[]>();
-	type Reply = { hands: HandSummary[] };
-	void send<Reply>('GET', '/api/hands').then((reply) => {
+	void send('GET', '/api/hands', undefined, { answer }).then((reply) => {
 		if (reply.kind === 'ok') hands = reply.value.hands;
 	});
 
@@ -34,7 +34,7 @@
 	async function forget(forget: boolean): Promise<void> {
 		if (!hand) return;
 		const { winding, material } = hand;
-		const reply = await send<Reply>('PUT', '/api/hands', { winding, material, forget });
+		const reply = await send('PUT', '/api/hands', { winding, material, forget }, { answer });
 		if (reply.kind === 'ok') hands = reply.value.hands;
 	}
 </script>

@@ -1,5 +1,5 @@
 import { DescribeThing } from '$lib/inventory/care';
-import { Version } from '$lib/server/api/version';
+import { Version } from '$lib/setup/answers';
 import { reading, writing } from '$lib/server/http';
 import { brought, describeBrought } from '$lib/server/services';
 import { ComponentForm } from '$lib/setup/form';

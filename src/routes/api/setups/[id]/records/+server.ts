@@ -1,5 +1,5 @@
 import { WriteWinding } from '$lib/inventory/winding';
-import { Id } from '$lib/server/api/version';
+import { Id } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';

@@ -1,4 +1,4 @@
-import { Version } from '$lib/server/api/version';
+import { Version } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { saveTechniques } from '$lib/server/services';
 import { SaveTechniques } from '$lib/setup/form';

@@ -1,0 +1,21 @@
+/**
+ * The shapes of the server's answers, the same that the API is described by. Each is loaded with the first answer that it
+ * reads, so that no page waits for them.
+ */
+
+const setup = () => import('$lib/setup/answers');
+const hand = () => import('$lib/inventory/hand');
+const careShapes = () => import('$lib/inventory/care');
+const run = () => import('$lib/bench/run');
+
+export const id = async () => (await setup()).Id;
+export const saved = async () => (await setup()).Saved;
+export const currentSetup = async () => (await setup()).Current;
+export const spools = async () => (await setup()).Spools;
+export const hands = async () => (await hand()).Hands;
+export const careHistory = async () => (await careShapes()).CareHistory;
+export const currentRules = async () => (await careShapes()).CurrentRules;
+export const plannedSwap = async () => (await import('$lib/inventory/swap-answer')).SwapResponse;
+export const runEvents = async () => (await run()).RunEvents;
+export const addedEvents = async () => (await run()).AddedEvents;
+export const practice = async () => (await import('$lib/bench/practice')).Practice;
