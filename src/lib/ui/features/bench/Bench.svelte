@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
 	import { afterNavigate, goto, invalidate } from '$app/navigation';
-	import { ROLE_NAMES, type Tempo } from '$lib/core';
+	import type { Tempo } from '$lib/core';
 	import { jobText, workOf, type BenchJob } from '$lib/bench/work';
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
@@ -21,21 +21,17 @@
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
 	import { BenchState, type Begun } from './bench-state.svelte';
-	import CoilLabel from './CoilLabel.svelte';
-	import Counter from './counting/Counter.svelte';
+	import BenchBar from './BenchBar.svelte';
 	import EndCard from './EndCard.svelte';
-	import GapReading from './GapReading.svelte';
 	import HandsBusyBar from './HandsBusyBar.svelte';
-	import LoopReading from './LoopReading.svelte';
 	import Notes from './Notes.svelte';
 	import WindingCard from './WindingCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import SyncNote from './SyncNote.svelte';
 	import StepList from './StepList.svelte';
-	import ToolList from './ToolList.svelte';
+	import StepReading from './StepReading.svelte';
 	import Trouble from './Trouble.svelte';
-	import TugResult from './TugResult.svelte';
-	import Ways from './Techniques.svelte';
+	import Techniques from './Techniques.svelte';
 	import { WindingState } from './winding.svelte';
 
 	interface Props {
@@ -238,25 +234,7 @@
 		{/if}
 		{#if step}
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
-				{#if step.kind === 'tools'}
-					<ToolList
-						tools={work.tools}
-						here={bench.tools}
-						ontick={(tool, here) => void run?.add({ kind: 'tool', tool, here })}
-					/>
-				{:else if run && winding && link && index >= 0}
-					<Counter {run} {winding} {link} />
-				{:else if run && step.kind === 'gap'}
-					<GapReading {run} {workout} />
-				{:else if run && step.kind === 'tie'}
-					{#key step.id}
-						<CoilLabel {run} part={step.part!} usual={coilName(step.part!)} />
-					{/key}
-				{:else if run && step.kind === 'tug'}
-					<TugResult {run} />
-				{:else if run && step.kind === 'loop-test'}
-					<LoopReading {run} />
-				{/if}
+				<StepReading {bench} {step} {run} {winding} {link} {workout} tools={work.tools} {coilName} />
 			</StepCard>
 			{#if run}<Notes {bench} {run} parts={workout.parts} />{/if}
 			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
@@ -287,35 +265,12 @@
 				onrecorded={recorded}
 			/>
 		{/if}
-		<div class="no-print flex gap-3 {hands.whole ? 'bench-bar' : 'mt-8 max-lg:bench-bar'}">
-			<button
-				type="button"
-				class="action-quiet min-h-14"
-				disabled={bench.at === 0}
-				onclick={() => show(() => bench.go(bench.at - 1))}>Back</button
-			>
-			{#if winding && index >= 0}
-				<button
-					type="button"
-					class="action-quiet min-h-14 flex-1 justify-center text-[20px] lg:hidden"
-					aria-label="{hands.get('batch')} turns of {ROLE_NAMES[winding.part.role]}"
-					onclick={() => winding.add(hands.get('batch'))}>+{hands.get('batch')}</button
-				>
-			{/if}
-			{#if step}
-				<button
-					type="button"
-					class="action min-h-14 justify-center {hands.whole
-						? index >= 0
-							? 'min-h-20 px-10 text-[20px]'
-							: 'min-h-24 flex-1 text-[26px]'
-						: 'max-lg:flex-1'}"
-					onclick={next}
-				>
-					Done, next<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">Space</kbd>
-				</button>
-			{/if}
-		</div>
+		<BenchBar
+			{bench}
+			winding={index >= 0 ? winding : undefined}
+			onback={() => show(() => bench.go(bench.at - 1))}
+			onnext={next}
+		/>
 	</div>
 </div>
 
@@ -338,5 +293,10 @@
 {/snippet}
 
 <Sheet bind:open={ways} title="How you do it" description="Where people differ. Each way with what it buys.">
-	<Ways setupId={setup.id} {job} own={setup.form.fill.schools} onchanged={() => invalidate('wendle:bench')} />
+	<Techniques
+		setupId={setup.id}
+		{job}
+		own={setup.form.fill.schools}
+		onchanged={() => invalidate('wendle:bench')}
+	/>
 </Sheet>
