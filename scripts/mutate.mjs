@@ -28,7 +28,7 @@ function mutate(/** @type {keyof typeof AREAS} */ area) {
 		coverageAnalysis: 'perTest',
 		ignoreStatic: true,
 		concurrency: Number(process.env['WENDLE_MUTATE_AT_ONCE'] ?? 2),
-		reporters: ['clear-text', 'json'],
+		reporters: ['progress-append-only', 'clear-text', 'json'],
 		jsonReporter: { fileName: join('.wendle/mutants', `${area}.report.json`) },
 		clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
 		tempDirName: `.wendle/mutating-${area}`,
