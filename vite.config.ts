@@ -2,12 +2,21 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vitest/config';
 
+/** What every page that reckons needs comes in one piece: many small ones cost more than they save. */
+const RECKONING =
+	/src\/lib\/(setup\/(bounds|description|evaluate|evaluate-form|gap-over|read-spool|read-strands|read-text)|core\/(issues|keys|units\/|numeric\/(root|tolerances)|spool\/|line\/(sections|class|strand|material|taper|density)|packing\/|fit\/(stack|wind|solve)|calibrate\/(ratings|source)|uncertainty\/(spreads|inputs|outcome|propagate|first-order)|judge\/judge))\b/;
+
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
 	worker: { format: 'es' },
 	build: {
 		target: 'es2022',
 		rolldownOptions: {
+			output: {
+				codeSplitting: {
+					groups: [{ name: 'reckoning', test: RECKONING }]
+				}
+			},
 			treeshake: {
 				// The core only says what things are: a module of it that a page takes nothing from is left out of the page.
 				moduleSideEffects: (id) => !id.includes('/src/lib/core/')

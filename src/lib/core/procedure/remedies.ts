@@ -163,7 +163,7 @@ const REMEDIES = {
 	}
 } as const satisfies Record<string, RemedyAsWritten>;
 export type RemedyKey = keyof typeof REMEDIES;
-export const REMEDY_KEYS = keys(REMEDIES);
+export const REMEDY_KEYS = /* @__PURE__ */ keys(REMEDIES);
 export const remedySign = (key: RemedyKey): string => REMEDIES[key].sign;
 
 const indexOf = (steps: readonly Step[], kind: string, part?: string): number =>

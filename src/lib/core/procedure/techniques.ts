@@ -113,7 +113,7 @@ export type Techniques = { readonly [K in TechniqueKey]: keyof (typeof TECHNIQUE
 export type ChosenTechniques = { readonly [K in TechniqueKey]?: Techniques[K] | undefined };
 
 // Marked pure, here and in remedies.ts: a page that needs none of it does not load it.
-export const TECHNIQUE_KEYS = keys(TECHNIQUES);
+export const TECHNIQUE_KEYS = /* @__PURE__ */ keys(TECHNIQUES);
 const among = <T>(pick: (key: TechniqueKey) => T): Record<TechniqueKey, T> =>
 	Object.fromEntries(TECHNIQUE_KEYS.map((key) => [key, pick(key)])) as Record<TechniqueKey, T>;
 
