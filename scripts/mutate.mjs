@@ -22,7 +22,7 @@ function mutate(/** @type {keyof typeof AREAS} */ area) {
 	const config = join(folder, `${area}.json`);
 	const options = {
 		testRunner: 'vitest',
-		vitest: { configFile: 'scripts/mutate/vite.config.ts', related: false },
+		vitest: { configFile: 'scripts/mutate/tests.config.ts', related: false },
 		plugins: ['@stryker-mutator/vitest-runner'],
 		mutate: [AREAS[area].code, '!**/*.test.ts', '!**/testing.ts', '!**/reference.ts'],
 		coverageAnalysis: 'perTest',
