@@ -52,6 +52,17 @@ describe('what goes on instead of what', () => {
 	});
 });
 
+describe('the set-up that a swap leads to', () => {
+	it('keeps nothing that was measured with the line that comes off: no half-fit, no reverse fill', () => {
+		const form = measured();
+		form.fill.halfFit = '12.5 mm';
+		form.fill.reverseTurns = '600';
+		const to = must(swapped(now(record(form), 2), 1, [line(6)], 'yd-mm'));
+		expect(to.form.fill).toMatchObject({ halfFit: '', reverseTurns: '', swaps: [] });
+		expect(to.form.fill.stack[0]!.solve).toBe(true);
+	});
+});
+
 describe('the gap that a swap leaves', () => {
 	it('is what a turn-by-turn winding of the same strands comes to, over the backing as it was wound', () => {
 		fc.assert(
