@@ -1,4 +1,12 @@
-import { findMaterial, level, READING_SPREADS, solveFit, straightSpool, type Component } from '$lib/core';
+import {
+	findMaterial,
+	isKnown,
+	level,
+	READING_SPREADS,
+	solveFit,
+	straightSpool,
+	type Component
+} from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { componentOf, type StrandMade } from './description';
 import { evaluate } from './evaluate';
@@ -32,8 +40,8 @@ function gapRange(line: StrandMade, said = {}): number {
 }
 
 describe('how sure a strand is', () => {
-	const table = { by: 'table', sections: made({ by: 'class', line: WF5 }) } as const;
-	const sections = 'sections' in table.sections ? table.sections.sections : [];
+	const line = made({ by: 'class', line: WF5 });
+	const sections = isKnown(line) ? line.sections : [];
 
 	it('goes by how it was measured: a printed table is surer than a scale, a class, or calipers', () => {
 		const byTable = made({ by: 'table', sections }).spreads!.bulkShare!;

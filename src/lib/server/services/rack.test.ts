@@ -8,7 +8,8 @@ import { openDatabase } from '../db/open';
 import { valueOf } from '../outcome';
 import { asked, create } from '../testing';
 import { addEvents, startRun } from './runs';
-import { rack } from './setups';
+import { loadSetup } from './saved';
+import { rack, saveSetup } from './setups';
 import { planSwap } from './swaps';
 import { recordWinding } from './windings';
 
@@ -84,5 +85,20 @@ describe('the rack', () => {
 			[2, true, 'swap']
 		]);
 		expect(spools.map(({ planned }) => planned?.done)).toEqual([[], undefined, [], ['tools']]);
+	});
+
+	it('says of backing that stayed what was measured when it was wound, however the spool is described since', async () => {
+		const { id, spoolId } = await create(db, measured(), 'yd-mm');
+		valueOf(await recordWinding(db, asked(), id, CAME, 'yd-mm'));
+		const before = (await rack(db))[0]!.wound!;
+		const { form, version } = (await loadSetup(db, id))!;
+		const wider = { ...form, spool: { ...form.spool, rim: '90.5 mm' } };
+		valueOf(await saveSetup(db, asked(), id, wider, version, 'yd-mm'));
+		const { setupId } = valueOf(await planSwap(db, asked(), { spoolId, keep: 1, on: [SINKER] }, 'yd-mm'));
+		const swapped = { ...CAME, woundOn: '2026-06-01', turns: '', depth: '' };
+		valueOf(await recordWinding(db, asked(), setupId, swapped, 'yd-mm'));
+		const now = (await rack(db))[0]!.wound!;
+		expect(now.setupId).toBe(setupId);
+		expect(now.backingMm).toBeCloseTo(before.backingMm, 6);
 	});
 });

@@ -96,17 +96,6 @@ describe('two lines swapped, and both found', () => {
 		expect(now).toMatchObject({ backingMm: before.backingMm, backingMeasured: true, turns: 320, depthMm: 9 });
 		expect((await hands(db)).flatMap(({ fills }) => fills)).toHaveLength(1);
 	});
-	it('the backing that stays is as long as it was, however the spool is described since', async () => {
-		const { id, spoolId } = await wound('Tarn');
-		const before = (await rack(db))[0]!.wound!;
-		const { form, version } = (await loadSetup(db, id))!;
-		const wider = { ...form, spool: { ...form.spool, rim: '90.5 mm' } };
-		expect((await saveSetup(db, asked(), id, wider, version, 'yd-mm')).ok).toBe(true);
-		await record(await plan(spoolId, [sinker]), '2026-06-01');
-		const now = (await rack(db))[0]!.wound!;
-		expect(now.setupId).not.toBe(id);
-		expect(now.backingMm).toBeCloseTo(before.backingMm, 6);
-	});
 	it('taken back, the winding and all that followed from it are gone; brought again, they are there', async () => {
 		const { id, spoolId } = await wound('Tarn');
 		const before = await where();
