@@ -16,6 +16,7 @@ export const hands = async () => (await hand()).Hands;
 export const careHistory = async () => (await careShapes()).CareHistory;
 export const currentRules = async () => (await careShapes()).CurrentRules;
 export const plannedSwap = async () => (await import('$lib/inventory/swap-answer')).SwapResponse;
+export const ended = async () => (await run()).Ended;
 export const runEvents = async () => (await run()).RunEvents;
 export const addedEvents = async () => (await run()).AddedEvents;
 export const practice = async () => (await import('$lib/bench/practice')).Practice;

@@ -23,11 +23,13 @@ export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 export type AnswerShape<T> = () => Promise<z.ZodType<T>>;
 
 /** What else is said of a request. */
-export interface Sending<T> {
-	/** The shape of the answer; where nobody reads it there is none. */
-	readonly answer?: AnswerShape<T>;
+interface Sending {
 	/** Of a write, the same each time it is tried: done twice it is done once. See `write.ts` */
 	readonly writeId?: string;
+}
+/** A request whose answer is read. */
+interface Asking<T> extends Sending {
+	readonly answer: AnswerShape<T>;
 }
 
 const NOT_UNDERSTOOD = 'The server answered something that this page does not understand. Reload the page.';
@@ -38,13 +40,20 @@ export async function readAs<T>(shape: AnswerShape<T>, sent: unknown): Promise<T
 	return read.success ? read.data : undefined;
 }
 
-/** Sends JSON and reads the reply; never throws. */
-export async function send<T = undefined>(
+/** Sends JSON and reads the reply, by the shape of its answer or not at all; never throws. */
+export function send<T>(method: Method, path: string, body: unknown, asking: Asking<T>): Promise<Reply<T>>;
+export function send(
 	method: Method,
 	path: string,
 	body?: unknown,
-	{ answer: shape, writeId = uuid() }: Sending<T> = {}
-): Promise<Reply<T>> {
+	sending?: Sending
+): Promise<Reply<undefined>>;
+export async function send<T>(
+	method: Method,
+	path: string,
+	body?: unknown,
+	{ answer: shape, writeId = uuid() }: Partial<Asking<T>> = {}
+): Promise<Reply<T | undefined>> {
 	const text = body === undefined ? '' : toJson(body);
 	try {
 		const response = await fetch(path, {
@@ -63,7 +72,7 @@ export async function send<T = undefined>(
 			const value = shape && (await readAs(shape, read));
 			return shape && value === undefined
 				? { kind: 'unreachable', message: NOT_UNDERSTOOD }
-				: { kind: 'ok', value: value as T };
+				: { kind: 'ok', value };
 		}
 		const { issues = [], message } = (read ?? {}) as { issues?: WordedIssue[]; message?: string };
 		if (response.status >= 500) return { kind: 'unreachable', ...(message !== undefined && { message }) };

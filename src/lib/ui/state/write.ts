@@ -2,6 +2,8 @@ import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
 import { readAs, send, type AnswerShape, type Method, type Reply } from './api';
 
+type Changing = Exclude<Method, 'GET'>;
+
 /**
  * A write that may be tried again: whoever asks for the same after no answer came has asked once. After an answer the next
  * write is another one.
@@ -15,15 +17,20 @@ export class Write {
 		this.#once = once;
 	}
 
-	async send<T = undefined>(
-		method: Exclude<Method, 'GET'>,
+	send<T>(method: Changing, path: string, body: unknown, answer: AnswerShape<T>): Promise<Reply<T>>;
+	send(method: Changing, path: string, body?: unknown): Promise<Reply<undefined>>;
+	async send<T>(
+		method: Changing,
 		path: string,
 		body?: unknown,
 		answer?: AnswerShape<T>
-	): Promise<Reply<T>> {
+	): Promise<Reply<T | undefined>> {
 		const what = toJson([method, path, body]);
 		if (!this.#asked || (!this.#once && this.#asked.what !== what)) this.#asked = { what, id: uuid() };
-		const reply = await send(method, path, body, { writeId: this.#asked.id, ...(answer && { answer }) });
+		const writeId = this.#asked.id;
+		const reply = answer
+			? await send(method, path, body, { writeId, answer })
+			: await send(method, path, body, { writeId });
 		if (reply.kind !== 'unreachable') this.#asked = undefined;
 		return reply;
 	}

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Field from '../../primitives/Field.svelte';
 	import type { Ended } from '$lib/bench/run';
+	import { ended } from '../../state/answers';
 	import { type Reply, send, troubleOf } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
 
@@ -28,7 +29,7 @@
 			? { kind: 'unreachable' }
 			: id === undefined
 				? { kind: 'ok', value: { written: [] } }
-				: await send('POST', `/api/runs/${id}/end`, { day, leave });
+				: await send('POST', `/api/runs/${id}/end`, { day, leave }, { answer: ended });
 		busy = false;
 		trouble = troubleOf(reply, 'What was done stays here');
 		if (reply.kind === 'ok') onended(reply.value.written);
