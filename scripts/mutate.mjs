@@ -1,7 +1,6 @@
 /**
  * Changes the code in small ways and sees whether a unit test notices: `npm run mutate`, or of one area: `npm run mutate fit`.
- * At least 85 % of the changes of each area have to be noticed. What is not is listed at the end; docs/mutants.md says of
- * each that is left why.
+ * At least 85 % of the changes of each area have to be noticed. What is not is listed at the end.
  */
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, writeFileSync } from 'node:fs';

@@ -1,5 +1,5 @@
 /** The only door into the core. Each export has somebody outside who uses it. */
-export { fail, ok, under, type Issue, type IssueDetail, type Path, type Result } from './issues';
+export { all, fail, ok, under, within, type Issue, type IssueDetail, type Path, type Result } from './issues';
 export { keys } from './keys';
 export { fromMm, toMm, type LengthUnit } from './units/units';
 export { parseLength, parseMass, withUnit } from './units/parse';

@@ -53,3 +53,19 @@ export const fail = (detail: IssueDetail, path: Path = []): { ok: false; issues:
 /** The same issues seen from further out: `prefix` is put before every path. */
 export const under = (issues: readonly Issue[], ...prefix: Path): Issue[] =>
 	issues.map((issue) => ({ ...issue, path: [...prefix, ...issue.path] }));
+
+/** The same result seen from further out. */
+export const within = <T>(result: Result<T>, ...prefix: Path): Result<T> =>
+	result.ok ? result : { ok: false, issues: under(result.issues, ...prefix) };
+
+/**
+ * All the values, or all the issues there are.
+ *
+ * @param at where the result with a number stands
+ */
+export function all<T>(results: readonly Result<T>[], at: (index: number) => Path): Result<T[]> {
+	const issues = results.flatMap((result, i) => (result.ok ? [] : under(result.issues, ...at(i))));
+	return issues.length > 0
+		? { ok: false, issues }
+		: ok(results.flatMap((result) => (result.ok ? [result.value] : [])));
+}

@@ -27,5 +27,5 @@ export type HandSummary = z.infer<typeof HandSummary>;
 
 export const Hands = z.object({ hands: z.array(HandSummary) });
 
-/** Forgets what the fills so far taught, or takes that back. */
+/** Forgets what the fills so far taught, or undoes that. */
 export const ForgetHand = z.strictObject({ winding, material, forget: z.boolean() });

@@ -16,7 +16,7 @@ import { evaluate, type Evaluation } from './evaluate';
 import type { FillForm, SetupForm } from './form';
 import { gapOver, type GapLeft } from './gap-over';
 import { readSource, readSpreads } from './read-spool';
-import { checkOpen, readParts, readSwap, type Part } from './read-strands';
+import { readParts, readSwap, type Part } from './read-strands';
 import { readField, readOptional, Reader, readTurns } from './read-text';
 
 /** Another head, tip or line in the place of one in the stack, everything else as it lies. */
@@ -60,8 +60,9 @@ const FIRST_FIELD: Record<Problem['source']['kind'], Path> = {
 /** Issues of a description, at the fields of the form that they belong to. */
 const atFields = (issues: readonly Issue[], kind: Problem['source']['kind']): Issue[] =>
 	issues.map((issue) => {
-		const [head, measure] = issue.path;
-		const path = head === 'spool' ? (FIELD_OF[String(measure)] ?? FIRST_FIELD[kind]) : FIELD_OF[String(head)];
+		const [head, inner] = issue.path;
+		if (head === 'stack') return { ...issue, path: ['fill', 'stack', inner!, 'length'] };
+		const path = head === 'spool' ? (FIELD_OF[String(inner)] ?? FIRST_FIELD[kind]) : FIELD_OF[String(head)];
 		return { ...issue, path: path ?? ['fill', 'gap'] };
 	});
 
@@ -104,7 +105,6 @@ export function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: 
 	const turns =
 		fill.reverseTurns.trim() === '' ? ok(undefined) : readTurns(fill.reverseTurns, ['fill', 'reverseTurns']);
 	const reverseTurns = reader.take<number | undefined>(turns, undefined);
-	reader.take(checkOpen(fill), -1);
 	return {
 		description: {
 			spool: source,

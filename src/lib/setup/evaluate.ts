@@ -1,4 +1,5 @@
 import {
+	all,
 	DEFAULT_SPREADS,
 	firstOrder,
 	HAND_REPEAT_SHARE,
@@ -12,10 +13,9 @@ import {
 	spaceMm3,
 	spoolOf,
 	surfaceAtDepth,
-	under,
 	volumeToRadius,
 	widthAtRadius,
-	type Component,
+	within,
 	type FirstOrder,
 	type Fit,
 	type Issue,
@@ -47,21 +47,21 @@ export interface Evaluation {
 
 /**
  * What lies above the backing, with the bulk it was seen to have on the bare arbor: the depth says how much
- * space it takes, and its spread is that of the reading and of laying it again.
+ * space it takes, and its spread is that of the reading (1σ `readingMm`) and of laying it again.
  */
 function halfFitted(
 	stack: Stack,
 	from: number,
 	spool: Spool,
 	depthMm: number,
-	spreads: Spreads
+	readingMm: number
 ): Result<Stack> {
-	const surface = surfaceAtDepth(spool, depthMm);
-	if (!surface.ok) return { ok: false, issues: under(surface.issues, 'halfFitMm') };
+	const surface = within(surfaceAtDepth(spool, depthMm), 'halfFitMm');
+	if (!surface.ok) return surface;
 	const seenMm3 = volumeToRadius(spool, surface.value);
 	const factor = seenMm3 / stack.slice(from).reduce((sum, c) => sum + spaceMm3(c), 0);
 	const perMm = 2 * Math.PI * surface.value * widthAtRadius(spool, surface.value);
-	const bulkShare = (perMm * spreads.depthMm) / seenMm3;
+	const bulkShare = (perMm * readingMm) / seenMm3;
 	return ok(
 		stack.map((c, i) =>
 			i < from || !isKnown(c)
@@ -100,25 +100,12 @@ function asSeen(
 	description: SetupDescription
 ): Result<{ stack: Stack; seen: boolean }> {
 	const { halfFitMm } = description;
-	const spreads = spreadsOf(description);
 	if (halfFitMm === undefined || stopIndex < 0 || stopIndex + 1 >= described.length)
 		return ok({ stack: described, seen: false });
-	const half = halfFitted(described, stopIndex + 1, spool, halfFitMm, spreads);
+	const half = halfFitted(described, stopIndex + 1, spool, halfFitMm, spreadsOf(description).depthMm);
 	if (!half.ok) return half;
 	const reversed = reverseFilled(half.value, stopIndex, spool, description);
 	return reversed.ok ? ok({ stack: reversed.value, seen: true }) : reversed;
-}
-
-/** Every strand as the core winds it, or all the issues there are. */
-function stackOf({ stack, spreads }: SetupDescription): Result<Component[]> {
-	const components: Component[] = [];
-	const issues: Issue[] = [];
-	stack.forEach((strand, i) => {
-		const read = componentOf(strand, spreads);
-		if (read.ok) components.push(read.value);
-		else issues.push(...under(read.issues, 'stack', i));
-	});
-	return issues.length > 0 ? { ok: false, issues } : ok(components);
 }
 
 /**
@@ -126,13 +113,13 @@ function stackOf({ stack, spreads }: SetupDescription): Result<Component[]> {
  * into the description.
  */
 export function evaluate(description: SetupDescription): Result<Evaluation> {
-	const described = stackOf(description);
-	const known = spoolOf(description.spool);
+	const known = within(spoolOf(description.spool), 'spool');
+	const described = all(
+		description.stack.map((strand) => componentOf(strand, description.spreads)),
+		(i) => ['stack', i]
+	);
 	if (!described.ok || !known.ok)
-		return {
-			ok: false,
-			issues: [...(known.ok ? [] : under(known.issues, 'spool')), ...(described.ok ? [] : described.issues)]
-		};
+		return { ok: false, issues: [known, described].flatMap((read) => (read.ok ? [] : read.issues)) };
 	const { spool } = known.value;
 	const open = described.value.findIndex((component) => !isKnown(component));
 	const stopIndex = open >= 0 ? open : described.value.findLastIndex(({ role }) => role === 'backing');

@@ -123,7 +123,7 @@ export const TechniquesForm = z.strictObject(
 	)
 ) as unknown as z.ZodType<ChosenTechniques>;
 
-const SaveTechniquesOnly = z.strictObject(
+const TechniqueEdits = z.strictObject(
 	Object.fromEntries(
 		TECHNIQUE_KEYS.map((key) => [key, z.enum(keys<string>(TECHNIQUES[key].ways)).nullable().optional()])
 	)
@@ -168,7 +168,7 @@ export const CreateSetup = z.strictObject({
 export const SaveTechniques = z.strictObject({
 	version: z.number().int().min(1).optional(),
 	/** Each technique that is chosen, or null where the person's own holds again. */
-	schools: SaveTechniquesOnly.optional(),
+	schools: TechniqueEdits.optional(),
 	arborTurns: FillForm.shape.arborTurns.optional(),
 	gap: Typed.optional(),
 	/** A joint by the part it joins on. */

@@ -6,7 +6,6 @@ import {
 	findMaterial,
 	formatLineClass,
 	lineDensity,
-	ok,
 	ROLE_NAMES,
 	WINDING_HANDS,
 	type BackingMaterial,
@@ -14,7 +13,6 @@ import {
 	type LineClass,
 	type LineSection,
 	type Path,
-	type Result,
 	type Role
 } from '$lib/core';
 import { lineLabel, roleName } from '$lib/wording/strands';
@@ -171,9 +169,8 @@ function readPart(typed: Typed, place: Place): Part {
 	};
 	const component = componentOf(description);
 	if (!component.ok)
-		place.reader.take(
-			{ ok: false, issues: component.issues.map((issue) => ({ ...issue, path: [...place.path, 'length'] })) },
-			undefined
+		place.reader.issues.push(
+			...component.issues.map((issue) => ({ ...issue, path: [...place.path, 'length'] }))
 		);
 	const names = namesOf(role, typed.made, made);
 	return {
@@ -202,11 +199,3 @@ export const readSwap = (
 	reader: Reader,
 	path: Path
 ): Part => readPart({ ...swap, role, solve: false }, { fill, units, reader, path });
-
-/** Only one length can be looked for; the second is named. */
-export function checkOpen(fill: FillForm): Result<number> {
-	const open = fill.stack.flatMap((component, i) => (component.solve ? [i] : []));
-	return open.length > 1
-		? fail({ code: 'too_many_unknowns', count: open.length }, ['fill', 'stack', open[1]!, 'length'])
-		: ok(open[0] ?? -1);
-}

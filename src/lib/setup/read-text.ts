@@ -16,14 +16,13 @@ import {
 import { BOUNDS, LEAST_LAY_EFFICIENCY, MOST_SPREAD_SHARE, outOf, type Bounds } from './bounds';
 import type { Lay } from './description';
 
-function within(value: number, bounds: Bounds, path: Path): Result<number> {
-	return outOf(bounds, value, path) ?? ok(value);
-}
+const bounded = (value: number, bounds: Bounds, path: Path): Result<number> =>
+	outOf(bounds, value, path) ?? ok(value);
 
 /** Reads a field that must be filled in. A bare number takes the unit shown beside the field. */
 export function readField(text: string, unit: LengthUnit, bounds: Bounds, path: Path): Result<number> {
 	const read = parseLength(text, unit);
-	return read.ok ? within(read.value, bounds, path) : { ok: false, issues: under(read.issues, ...path) };
+	return read.ok ? bounded(read.value, bounds, path) : { ok: false, issues: under(read.issues, ...path) };
 }
 
 /** Reads a field that may stay empty. */
@@ -44,14 +43,13 @@ export function readStrandField(
 	if (text.trim() === '') return ok(undefined);
 	const read = parseStrand(text, unit, density);
 	if (!read.ok) return { ok: false, issues: under(read.issues, ...path) };
-	const bounded = within(read.value.diameterMm, BOUNDS.strand, path);
-	return bounded.ok ? read : bounded;
+	return outOf(BOUNDS.strand, read.value.diameterMm, path) ?? read;
 }
 
 export function readMass(text: string, path: Path): Result<number> {
 	const read = parseMass(text, 'g');
 	return read.ok
-		? within(read.value, BOUNDS.lineMass, path)
+		? bounded(read.value, BOUNDS.lineMass, path)
 		: { ok: false, issues: under(read.issues, ...path) };
 }
 
@@ -69,7 +67,7 @@ export function readShare(text: string, path: Path): Result<number | undefined> 
 export function readTurns(text: string, path: Path): Result<number> {
 	const turns = Number(text.trim().replace(/\s*turns?$/i, ''));
 	if (!Number.isFinite(turns)) return fail({ code: 'unreadable_quantity', text }, path);
-	return within(turns, BOUNDS.turns, path);
+	return bounded(turns, BOUNDS.turns, path);
 }
 
 const LAY = /^\s*([01]?[.,]\d+|1)\s*(?:(?:±|\+\/?-)\s*(\d+(?:[.,]\d+)?)\s*%)?\s*$/;

@@ -53,7 +53,7 @@ export type CareEvent = Happened &
 		| { readonly kind: 'shortened'; readonly byMm: number }
 		| { readonly kind: 'respooled'; readonly turns?: Turns }
 		| { readonly kind: 'fished'; readonly days: number; readonly water: 'fresh' | 'salt' }
-		/** Takes one back; taking that back brings it again. */
+		/** Undoes one; undone itself, that one counts again. */
 		| { readonly kind: 'undone'; readonly of: string }
 	);
 export type CareKind = CareEvent['kind'];
@@ -76,11 +76,11 @@ export interface CareState {
 	readonly growth: Turns;
 	/** The gap that was last measured over it, mm. */
 	readonly gapMm: number | undefined;
-	/** What counts, oldest first: what was taken back is left out. */
+	/** What counts, oldest first: what was undone is left out. */
 	readonly events: readonly CareEvent[];
 }
 
-/** What counts: each event that is not taken back, in the order it happened. */
+/** What counts: each event that is not undone, in the order it happened. */
 export function counting(events: readonly CareEvent[]): CareEvent[] {
 	const seen = new Map(events.map((event) => [event.id, event]));
 	// An undoing counts unless it is undone itself; they are looked at from the newest.

@@ -3,26 +3,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findKnot, KNOTS } from './catalogue';
 import { chooseKnot } from './choose';
-import { KNOT_PLACES, KNOT_TOOLS, type KnotSituation } from './situation';
+import { KNOT_PLACES, KNOT_TOOLS, usualSituation, type KnotSituation } from './situation';
 import { DESCRIBED, findDescribed } from './described';
 import { holdOfTurns } from './hold';
 import { wrapsOf } from './knot';
 import { KNOT_TAKES_MM, takenMm } from './takes';
 
-const TYPICAL: KnotSituation = {
-	place: 'backing-line',
-	thinMm: 0.45,
-	thickMm: 1.1,
-	loop: 'welded',
-	swaps: 'seldom',
-	water: 'fresh',
-	slick: false,
-	arbor: 'bare',
-	cage: 'open',
-	smooth: false,
-	tools: ['tube'],
-	skill: 'yearly'
-};
+const TYPICAL: KnotSituation = { ...usualSituation('backing-line'), tools: ['tube'] };
 const best = (given: Partial<KnotSituation>) => chooseKnot({ ...TYPICAL, ...given })[0]!;
 
 const situations = fc.record({

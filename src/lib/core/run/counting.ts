@@ -40,7 +40,7 @@ const bySeq = (a: CounterEvent, b: CounterEvent): number => a.seq - b.seq || (a.
 /**
  * Turns that each reading of a counter adds: the difference of its total to the one before it in its own
  * session, whenever either arrived. The first counts from the counter's own zero, unless it is a base;
- * of two windows that linked it, the earlier base is the one. What is taken back is left out later, by the reader of
+ * of two windows that linked it, the earlier base is the one. What is undone is left out later, by the reader of
  * these: the readings after it keep what they added.
  */
 export function counterDeltas(events: Iterable<RunEvent>): Map<string, number> {

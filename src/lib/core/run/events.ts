@@ -7,7 +7,7 @@ interface Common {
 	readonly at: number;
 }
 
-/** A step ticked off, or the tick taken back. */
+/** A step ticked off, or the tick undone. */
 export interface StepEvent extends Common {
 	readonly kind: 'step';
 	readonly step: string;
@@ -99,7 +99,7 @@ export interface TugEvent extends Common {
 	readonly result: 'passed' | 'doubtful' | 'failed';
 }
 
-/** Takes an event back. It can be taken back itself. */
+/** Undoes an event. It can be undone itself. */
 export interface UndoEvent extends Common {
 	readonly kind: 'undo';
 	readonly of: string;

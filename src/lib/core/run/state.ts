@@ -40,7 +40,7 @@ export interface RunState {
 	readonly sessions: ReadonlySet<string>;
 	/** What was noted and still counts, in order. */
 	readonly log: readonly LogEntry[];
-	/** What an undo would take back now; none when nothing is left. */
+	/** What Undo would undo now; none when nothing is left. */
 	readonly undoable: LogEntry | undefined;
 }
 

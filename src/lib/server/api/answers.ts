@@ -10,7 +10,7 @@ import {
 	reverseFill,
 	runoutOf,
 	simulation,
-	under,
+	within,
 	moreBacking,
 	type Fit,
 	type Result,
@@ -62,10 +62,8 @@ export function fitAnswer({ known, fit, estimate }: Evaluation): FromMm<z.output
 }
 
 /** A set-up that is part of a question, worked out. */
-const evaluated = (sent: InMm<z.output<typeof FitRequest>>): Result<Evaluation> => {
-	const read = evaluateFit(sent);
-	return read.ok ? read : { ok: false, issues: under(read.issues, 'fit') };
-};
+const evaluated = (sent: InMm<z.output<typeof FitRequest>>): Result<Evaluation> =>
+	within(evaluateFit(sent), 'fit');
 
 export const fit = question('Fit a stack on a spool', FitRequest, FitResponse, (request) => {
 	const read = evaluateFit(request);
@@ -77,8 +75,8 @@ export const halfFitted = question(
 	ask.HalfFitRequest,
 	ask.HalfFitResponse,
 	({ spool, backing: sent, lineDepthMm, gapMm = DEFAULT_GAP_MM }) => {
-		const source = describeSpool(spool);
-		if (!source.ok) return { ok: false, issues: under(source.issues, 'spool') };
+		const source = within(describeSpool(spool), 'spool');
+		if (!source.ok) return source;
 		const backing = sent && backingOf(sent);
 		if (backing && !backing.ok) return backing;
 		return halfFit(source.value, { lineDepthMm, gapMm, backing: backing?.value });
@@ -184,10 +182,10 @@ export const reverseFilled = question(
 	'Line first, backing over it',
 	ask.ReverseFillRequest,
 	ask.ReverseFillResponse,
-	({ spool: sent, backing: under_, lineDepthMm, turns, gapMm = DEFAULT_GAP_MM }) => {
-		const spool = spoolFrom(sent);
-		if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
-		const backing = backingOf(under_);
+	({ spool: sent, backing: sentBacking, lineDepthMm, turns, gapMm = DEFAULT_GAP_MM }) => {
+		const spool = within(spoolFrom(sent), 'spool');
+		if (!spool.ok) return spool;
+		const backing = backingOf(sentBacking);
 		if (!backing.ok) return backing;
 		return reverseFill(spool.value, { lineDepthMm, turns, gapMm }, backing.value.diameterMm);
 	}

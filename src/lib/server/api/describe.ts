@@ -1,4 +1,5 @@
 import {
+	all,
 	DEFAULT_MAKERS_ALLOWANCE,
 	densityOf,
 	diameterByCalipers,
@@ -13,11 +14,10 @@ import {
 	ratedSource,
 	spoolOf,
 	taperOf,
-	under,
+	within,
 	type Issue,
 	type KnownComponent,
 	type LineSection,
-	type Path,
 	type Rating,
 	type Result,
 	type Spool,
@@ -49,17 +49,6 @@ type SentSpool = Sent<typeof SpoolInput>;
 
 const given = (input: object, fields: readonly string[]): string[] =>
 	fields.filter((field) => (input as Record<string, unknown>)[field] !== undefined);
-
-/** All of it, or all the issues there are. */
-export function all<T>(results: readonly Result<T>[], at: (index: number) => Path): Result<T[]> {
-	const issues = results.flatMap((result, i) => (result.ok ? [] : under(result.issues, ...at(i))));
-	return issues.length > 0
-		? { ok: false, issues }
-		: ok(results.flatMap((result) => (result.ok ? [result.value] : [])));
-}
-
-const within = <T>(result: Result<T>, ...path: Path): Result<T> =>
-	result.ok ? result : { ok: false, issues: under(result.issues, ...path) };
 
 const MAKES_A_STRAND = ['diameterMm', 'material', 'wraps', 'weighed', 'sections', 'lineClass'] as const;
 

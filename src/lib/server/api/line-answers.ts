@@ -1,4 +1,5 @@
 import {
+	all,
 	cutFor,
 	DENSITIES,
 	fail,
@@ -12,12 +13,12 @@ import {
 	takenMm,
 	totalLengthMm,
 	totalVolumeMm3,
-	under,
+	within,
 	type KnotSlug
 } from '$lib/core';
 import { contrastOf } from '$lib/setup/contrast';
 import * as ask from './ask';
-import { all, backingOf, DEFAULT_GAP_MM, lineOf, spoolFrom } from './describe';
+import { backingOf, DEFAULT_GAP_MM, lineOf, spoolFrom } from './describe';
 import { question } from './question';
 
 export const match = question(
@@ -62,8 +63,8 @@ export const shared = question(
 	ask.SharedBackingRequest,
 	ask.SharedBackingResponse,
 	({ spool: sentSpool, lines: wanted, backing: sent }) => {
-		const spool = spoolFrom(sentSpool);
-		if (!spool.ok) return { ok: false, issues: under(spool.issues, 'spool') };
+		const spool = within(spoolFrom(sentSpool), 'spool');
+		if (!spool.ok) return spool;
 		const lines = all(
 			wanted.map(({ line }) => lineOf({ ...line, role: 'line' })),
 			(i) => ['lines', i]
@@ -72,11 +73,9 @@ export const shared = question(
 		const backing = backingOf(sent);
 		if (!backing.ok) return backing;
 		const over = lines.value.map((line, i) => ({ ...line, leastGapMm: wanted[i]!.leastGapMm }));
-		const under_ = sharedBacking(spool.value, over, backing.value);
+		const told = sharedBacking(spool.value, over, backing.value);
 		return ok(
-			under_
-				? { fits: true, backingMm: under_.lengthMm, tightest: under_.tightest, gapsMm: under_.gapsMm }
-				: { fits: false, backingMm: 0, gapsMm: [] }
+			told ? { ...told, fits: true, backingMm: told.lengthMm } : { fits: false, backingMm: 0, gapsMm: [] }
 		);
 	}
 );
@@ -93,15 +92,15 @@ export const line = question(
 		const density = request.densityGPerCm3 ?? usual;
 		const { sections } = read.value;
 		const grains = grainsOf30ft(sections, density);
-		const { number, offGrains, within } = nearestClass(grains);
+		const nearest = nearestClass(grains);
 		return ok({
 			lengthMm: totalLengthMm(sections),
 			volumeMm3: totalVolumeMm3(sections),
 			massG: massG(sections, density),
 			first30ftGrains: grains,
-			nearestClass: number,
-			offGrains,
-			withinTolerance: within
+			nearestClass: nearest.number,
+			offGrains: nearest.offGrains,
+			withinTolerance: nearest.within
 		});
 	}
 );

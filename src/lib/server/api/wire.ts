@@ -66,17 +66,14 @@ function encode(shape: z.core.$ZodType, value: unknown, scale = 1): unknown {
 	);
 }
 
-/** A body of the API: JSON in metres as it is sent, a value in millimetres as it is read. */
-export const body = <S extends z.ZodType>(shape: S) =>
-	z.codec(shape, z.custom<InMm<z.output<S>>>(), {
-		decode: (sent) => decode(sent) as InMm<z.output<S>>,
-		// A codec goes both ways; nobody sends a body from here.
-		encode: (read) => encode(shape, read) as z.output<S>
+/** JSON in metres on one side, a value in millimetres on the other. */
+const codec = <S extends z.ZodType, Inside>(shape: S) =>
+	z.codec(shape, z.custom<Inside>(), {
+		decode: (sent) => decode(sent) as Inside,
+		encode: (inside) => encode(shape, inside) as z.output<S>
 	});
 
-/** An answer of the API: a value in millimetres as it is worked out, JSON in metres as it is sent. Checked as it leaves. */
-export const answer = <S extends z.ZodType>(shape: S) =>
-	z.codec(shape, z.custom<FromMm<z.output<S>>>(), {
-		decode: (sent) => decode(sent) as FromMm<z.output<S>>,
-		encode: (made) => encode(shape, made) as z.output<S>
-	});
+/** A body of the API, as it is sent and as it is read. */
+export const body = <S extends z.ZodType>(shape: S) => codec<S, InMm<z.output<S>>>(shape);
+/** An answer of the API, as it is worked out and as it is sent: rounded, and checked as it leaves. */
+export const answer = <S extends z.ZodType>(shape: S) => codec<S, FromMm<z.output<S>>>(shape);

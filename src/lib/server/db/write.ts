@@ -32,7 +32,7 @@ export const rootOf = (db: Knex): Knex => databaseOf.get(db) ?? db;
 
 const isWriting = (db: Knex): boolean => databaseOf.has(db);
 
-/** Remembers what was read of a database; what a transaction reads is not remembered, since it may yet be taken back. */
+/** Remembers what was read of a database; what a transaction reads is not remembered, since the transaction may yet be rolled back. */
 export class ReadBefore<T extends object> {
 	readonly #of = new WeakMap<Knex, T>();
 
@@ -79,7 +79,7 @@ export async function write<T>(
 ): Promise<Outcome<T>> {
 	refuseIfGone(db);
 	const now = new Date().toISOString();
-	/** What went wrong first: a full disk ends the transaction, and taking it back then fails for that. */
+	/** What went wrong first: a full disk ends the transaction, and rolling it back then fails for that. */
 	let first: unknown;
 	try {
 		return await db.transaction(async (trx) => {

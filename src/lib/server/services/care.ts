@@ -129,11 +129,11 @@ export async function history(
 	};
 }
 
-/** What is written of a thing's backing when the thing leaves it: beside the event itself, taken back with it. */
+/** What is written of a thing's backing when the thing leaves it: beside the event itself, undone with it. */
 const underId = (id: string): string => `${id}${UNDER}`;
 
 /**
- * A thing that leaves its spool bares the backing under it, which is worth testing; an event that is taken back takes
+ * A thing that leaves its spool bares the backing under it, which is worth testing; an event that is undone takes
  * that back too.
  */
 function withBacking(now: StrandsNow, { keptId, event }: NewEvent): NewEvent[] {

@@ -124,9 +124,14 @@ export class Run {
 		const run = this.#id;
 		if (this.#unfollow || !run) return;
 		this.#unfollow = listen(() => `/api/runs/${run}/live?after=${this.#arrival}`, {
-			hear: (data) =>
-				void readAs(runEvents, JSON.parse(data)).then((news) => news && this.#receive(run, news))
+			hear: (data) => void this.#hear(run, data)
 		});
+	}
+
+	async #hear(run: string, data: string): Promise<void> {
+		// Without the shape there is no server either: it tells the same again when it is back.
+		const news = await readAs(runEvents, JSON.parse(data)).catch(() => undefined);
+		if (news) await this.#receive(run, news);
 	}
 
 	/** Adds events: on the screen at once, in the browser's log next, on the server when it can be. */

@@ -10,7 +10,7 @@
 	import type { BenchState } from './bench-state.svelte';
 	import { smallJpeg } from './photo';
 
-	/** Remarks and photos of the step in hand, and everything that was noted, each to be taken back. */
+	/** Remarks and photos of the step in hand, and everything that was noted, each of which can be undone. */
 	interface Props {
 		bench: BenchState;
 		run: Run;

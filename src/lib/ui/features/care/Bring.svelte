@@ -14,7 +14,7 @@
 	interface Props {
 		today: Day;
 		open: boolean;
-		/** It is there: the page looks again, says so, and offers to take it back. */
+		/** It is there: the page looks again, says so, and offers to undo it. */
 		told: TellWritten;
 	}
 	let { today, open, told }: Props = $props();

@@ -7,7 +7,7 @@
 	import { eventText } from './words';
 	import type { Write } from './writing';
 
-	/** Everything else that can be written down of a thing, and what was: to be put right, or taken back. */
+	/** Everything else that can be written down of a thing, and what was: to be put right or undone. */
 	interface Props {
 		kept: Strand;
 		write: Write;

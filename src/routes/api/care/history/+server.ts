@@ -4,7 +4,7 @@ import { careHistory } from '$lib/server/services';
 import { z } from 'zod';
 
 export const GET = reading(
-	'Everything that was written of one thing, newest first; what was taken back as well, and said so',
+	'Everything that was written of one thing, newest first, and which of it was undone',
 	{ answer: CareHistory, query: z.object({ of: z.string() }), what: 'line or backing' },
 	({ url }) => careHistory(url.searchParams.get('of') ?? '')
 );
