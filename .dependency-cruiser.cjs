@@ -18,6 +18,13 @@ module.exports = {
 			to: { circular: true }
 		},
 		{
+			name: 'features-need-each-other-one-way',
+			severity: 'error',
+			scope: 'folder',
+			from: { path: lib('ui/features/') },
+			to: { circular: true, path: lib('ui/features/') }
+		},
+		{
 			name: 'core-stands-alone',
 			severity: 'error',
 			comment:

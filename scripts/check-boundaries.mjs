@@ -5,7 +5,7 @@
 import { spawnSync } from 'node:child_process';
 import { cpSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { root } from './bootstrap.mjs';
 
 const cruise = (cwd) =>
@@ -44,6 +44,12 @@ const PLANTED = [
 		files: { 'src/lib/core/fit/planted-f.ts': "export * from './reference';\n" }
 	},
 	{
+		rule: 'features-need-each-other-one-way',
+		files: {
+			'src/lib/ui/features/twist/planted-j.ts': "export * from '../care/words';\n"
+		}
+	},
+	{
 		rule: 'no-cycles',
 		files: {
 			'src/lib/setup/planted-g.ts': "import type { H } from './planted-h';\nexport type G = H | 1;\n",
@@ -76,9 +82,12 @@ try {
 	const { stdout } = cruise(copy);
 	const missed = PLANTED.filter(
 		({ rule, files }) =>
-			!stdout
-				.split('\n')
-				.some((line) => line.includes(rule) && Object.keys(files).some((path) => line.includes(path)))
+			!stdout.split('\n').some(
+				(line) =>
+					line.includes(rule) &&
+					// A rule about folders names the folder.
+					Object.keys(files).some((path) => line.includes(path) || line.includes(dirname(path)))
+			)
 	);
 	for (const { rule, files } of missed)
 		console.error(`not caught: ${rule} in ${Object.keys(files).join(', ')}`);

@@ -16,7 +16,7 @@
 	import { provideHandsBusy } from '../../state/hands-busy.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { notify } from '../../state/notices.svelte';
-	import { writer } from '../care/writing';
+	import { writer } from '../../state/writing';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';

@@ -8,7 +8,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { componentOf, newStrand, strandLabel } from '../fit/strand-text';
 	import StrandFields from '../fit/StrandFields.svelte';
-	import type { TellWritten } from './writing';
+	import type { TellWritten } from '../../state/writing';
 
 	/** A line that lies on a coil and was never wound here: from now on it is looked after, and can go on a spool. */
 	interface Props {

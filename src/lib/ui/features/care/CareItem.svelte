@@ -7,7 +7,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import OtherEvents from './OtherEvents.svelte';
 	import { DONE, dueText, momentText } from './words';
-	import type { Write } from './writing';
+	import type { Write } from '../../state/writing';
 
 	/** One thing: its life, how it is, what is due. */
 	interface Props {

@@ -12,7 +12,7 @@
 	import DaysOut from './DaysOut.svelte';
 	import Filters from './Filters.svelte';
 	import Legend from './Legend.svelte';
-	import { teller, writer } from './writing';
+	import { teller, writer } from '../../state/writing';
 
 	/** Every line and backing: its life, where it is, what is due; and the ways to write down what was done. */
 	interface Props {

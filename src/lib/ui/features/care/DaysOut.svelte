@@ -3,7 +3,7 @@
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import OutFields from './OutFields.svelte';
-	import type { Write } from './writing';
+	import type { Write } from '../../state/writing';
 
 	/** Days fished, many at once, for everything that is on one spool. */
 	interface Props {

@@ -5,7 +5,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import EventForm from './EventForm.svelte';
 	import { eventText } from './words';
-	import type { Write } from './writing';
+	import type { Write } from '../../state/writing';
 
 	/** Everything else that can be written down of a thing, and what was: to be put right or undone. */
 	interface Props {

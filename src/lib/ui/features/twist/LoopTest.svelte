@@ -4,7 +4,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LoopCount from './LoopCount.svelte';
 
-	import { writer } from '../care/writing';
+	import { writer } from '../../state/writing';
 
 	/** How twisted is it now: a bight held up, and how far it spins. Written down, where it is of a line that is kept. */
 	interface Props {

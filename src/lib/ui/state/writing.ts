@@ -2,8 +2,8 @@ import { invalidate } from '$app/navigation';
 import type { Day } from '$lib/core';
 import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
-import { send, troubleOf } from '../../state/api';
-import { notify } from '../../state/notices.svelte';
+import { send, troubleOf } from './api';
+import { notify } from './notices.svelte';
 
 /** Something to be written down of a strand; without a day it happened today. */
 export interface Writing {
