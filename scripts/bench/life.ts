@@ -1,4 +1,4 @@
-import { addDays, dayOf, type CareEvent } from '../../src/lib/core';
+import { dayOf, type CareEvent } from '../../src/lib/core';
 import { DEFAULT_UNITS } from '../../src/lib/wording/units';
 import { newSetup } from '../../src/lib/setup/presets';
 import { openDatabase } from '../../src/lib/server/db/open';
@@ -26,7 +26,7 @@ const YEAR: readonly (readonly [dayOfYear: number, what: Part<CareEvent>])[] = [
 /** So many lines, each over backing on a spool of its own, with ten years of events. How many events that is. */
 export async function fillLife(directory: string, lines: number, todayText: string): Promise<number> {
 	const db = await openDatabase(directory);
-	const began = addDays(dayOf(todayText), -365 * YEARS);
+	const began = dayOf(todayText).add({ days: -365 * YEARS });
 	try {
 		for (let i = 0; i < lines; i++) {
 			const form = newSetup();
@@ -47,7 +47,7 @@ export async function fillLife(directory: string, lines: number, todayText: stri
 			if (kind === 'backing') continue;
 			const rows = Array.from({ length: YEARS }, (_, year) =>
 				YEAR.map(([dayOfYear, what]) => {
-					const day = addDays(began, 365 * year + dayOfYear);
+					const day = began.add({ days: 365 * year + dayOfYear });
 					const event = { id: `event-${(count += 1)}`, day: day.toString(), at: count, ...what };
 					return { id: event.id, kept_id: id, event: JSON.stringify(event) };
 				})

@@ -193,7 +193,7 @@ export {
 	type Transfer,
 	type TwistSource
 } from './twist/transfer';
-export { addDays, dayNumber, dayNumbered, dayOf, daysBetween, readDay, type Day } from './care/days';
+export { dayNumber, dayNumbered, dayOf, readDay, type Day } from './care/days';
 export {
 	careState,
 	counting,

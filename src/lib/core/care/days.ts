@@ -23,11 +23,8 @@ export function dayOf(text: string): Day {
 	return day;
 }
 
-export const daysBetween = (from: Day, to: Day): number => to.compare(from);
-export const addDays = (day: Day, days: number): Day => day.add({ days });
-
 /** Days count from here on scales and in small histories. */
 const EPOCH = new CalendarDate(1970, 1, 1);
 /** Days since 1970-01-01. */
-export const dayNumber = (day: Day): number => daysBetween(EPOCH, day);
-export const dayNumbered = (number: number): Day => addDays(EPOCH, number);
+export const dayNumber = (day: Day): number => day.compare(EPOCH);
+export const dayNumbered = (number: number): Day => EPOCH.add({ days: number });

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from './days';
+import { type Day } from './days';
 import type { CareState } from './events';
 
 /** How often something goes out. */
@@ -17,8 +17,8 @@ export function paceOf(
 	today: Day
 ): { pace: Pace; perYear: { readonly fresh: number; readonly salt: number } } {
 	const first = events.at(0)?.day;
-	const age = first === undefined ? 0 : daysBetween(first, today);
-	const since = addDays(today, -YEAR_DAYS);
+	const age = first === undefined ? 0 : today.compare(first);
+	const since = today.add({ days: -YEAR_DAYS });
 	const days = { fresh: 0, salt: 0 };
 	for (let i = events.length - 1; i >= 0 && events[i]!.day.compare(since) > 0; i--) {
 		const event = events[i]!;

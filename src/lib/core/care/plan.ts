@@ -1,5 +1,5 @@
 import { isWeekday } from '@internationalized/date';
-import { addDays, type Day } from './days';
+import { type Day } from './days';
 import type { CareJob } from './events';
 import { JOB_MINUTES, type Due } from './rules';
 
@@ -48,7 +48,7 @@ export function dueBefore(things: readonly PlannedThing[], before: Day): PlanIte
 
 /** Monday to Friday of the seven days from a day on. */
 export const workingDays = (from: Day): Day[] =>
-	Array.from({ length: 7 }, (_, i) => addDays(from, i)).filter((day) => isWeekday(day, 'en-GB'));
+	Array.from({ length: 7 }, (_, i) => from.add({ days: i })).filter((day) => isWeekday(day, 'en-GB'));
 
 const gravity = (items: readonly PlanItem[]): number => items.filter(({ overdue }) => overdue).length;
 

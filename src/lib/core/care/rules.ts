@@ -1,4 +1,4 @@
-import { addDays, dayNumber, daysBetween, type Day } from './days';
+import { dayNumber, type Day } from './days';
 import { paceOf, type Pace } from './pace';
 import type { CareJob, CareKind, CareState, Strand, StrandKind } from './events';
 
@@ -102,7 +102,7 @@ const daysAt = (everyDays: number, pace: Pace, counts: number): number =>
 
 /** When so many days out will have passed, at so many a year. */
 const reachedOn = (daysOutLeft: number, perYear: number, today: Day): Day | undefined =>
-	perYear > 0 ? addDays(today, Math.max(0, Math.ceil((365 * daysOutLeft) / perYear))) : undefined;
+	perYear > 0 ? today.add({ days: Math.max(0, Math.ceil((365 * daysOutLeft) / perYear)) }) : undefined;
 
 const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
 	a === undefined || (b !== undefined && b.compare(a) < 0) ? b : a;
@@ -111,7 +111,7 @@ const earlier = (a: Day | undefined, b: Day | undefined): Day | undefined =>
 function dateOf({ everyDays, paceCounts = 1 }: CareRule, last: Day | undefined, pace: Pace): Day | undefined {
 	return everyDays === undefined || last === undefined
 		? undefined
-		: addDays(last, daysAt(everyDays, pace, paceCounts));
+		: last.add({ days: daysAt(everyDays, pace, paceCounts) });
 }
 
 /** At least so much, where both are said. */
@@ -132,7 +132,7 @@ export function dueBy(rule: CareRule, kept: Strand, state: CareState, today: Day
 		'line-change': rule.atLineChange === true && lineChanged,
 		wet: reaches(wettings, rule.everyWettings),
 		'days-out': reaches(daysOut, everyDaysOut),
-		date: on !== undefined && daysBetween(on, today) >= 0
+		date: on !== undefined && today.compare(on) >= 0
 	});
 	// What is to come is foreseen as the last year was; what only salt asks for follows it, and is not foreseen.
 	const counted = freshCounts === 0 ? 0 : perYear.fresh * freshCounts + perYear.salt * saltCounts;

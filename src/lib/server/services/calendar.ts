@@ -1,4 +1,4 @@
-import { addDays, daysBetween, JOB_NAMES, type Day, type Due } from '$lib/core';
+import { JOB_NAMES, type Day, type Due } from '$lib/core';
 import type { StrandEntry } from '$lib/inventory/strands';
 import ical, { ICalAlarmType, ICalCalendarMethod } from 'ical-generator';
 
@@ -38,10 +38,10 @@ export function calendarFile(entries: readonly StrandEntry[], today: Day, origin
 			const key = encodeURIComponent(`${kept.id}/${job}/${overdue ? 'now' : String(on)}`);
 			const event = calendar.createEvent({
 				id: `${key}@wendle`,
-				sequence: overdue ? Math.max(0, daysBetween(since, today)) : 0,
+				sequence: overdue ? Math.max(0, today.compare(since)) : 0,
 				stamp: midnight(overdue ? today : since),
 				start: midnight(day),
-				end: midnight(addDays(day, 1)),
+				end: midnight(day.add({ days: 1 })),
 				allDay: true,
 				summary: `${JOB_NAMES[job]}: ${kept.label}`,
 				description: `${WHY[because]} ${kept.label}, ${where}.`,

@@ -1,4 +1,4 @@
-import { addDays, findKnot, jobSteps, KNOTS, type Day } from '$lib/core';
+import { findKnot, jobSteps, KNOTS, type Day } from '$lib/core';
 import { jobOf } from '$lib/bench/job';
 import type { Practice } from '$lib/bench/practice';
 import { DEFAULT_UNITS } from '$lib/wording/units';
@@ -35,8 +35,8 @@ const grade = (right: number, asked: number): Grade =>
 /** When it is due: as scheduled, but not after the day on which it has to be ready for the spools. */
 export function dueInTime(due: Date, windsOn: Day | null, now: Date, zone = 'UTC'): Date {
 	if (windsOn === null) return due;
-	const ready = addDays(windsOn, -READY_DAYS).toDate(zone);
-	const winds = addDays(windsOn, 1).toDate(zone);
+	const ready = windsOn.add({ days: -READY_DAYS }).toDate(zone);
+	const winds = windsOn.add({ days: 1 }).toDate(zone);
 	// Practised within those days it is fresh; after them the next season has not been named yet.
 	return now < ready && due > ready && now < winds ? ready : due;
 }

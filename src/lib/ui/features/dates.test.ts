@@ -1,4 +1,4 @@
-import { addDays, dayNumber, dayNumbered, dayOf, workingDays } from '$lib/core';
+import { dayNumber, dayNumbered, dayOf, workingDays } from '$lib/core';
 import { afterEach, describe, expect, it } from 'vitest';
 import { showDay, showWeekday } from './dates';
 
@@ -16,7 +16,7 @@ describe('a day is the same day everywhere', () => {
 		for (const text of ['2026-03-08', '2026-03-29', '2026-10-25', '2026-11-01', '2028-02-29']) {
 			const day = dayOf(text);
 			expect(showDay(day)).toContain(String(Number(text.slice(8))));
-			expect(addDays(day, 1).compare(day)).toBe(1);
+			expect(day.add({ days: 1 }).compare(day)).toBe(1);
 			expect(dayNumbered(dayNumber(day)).toString()).toBe(text);
 		}
 		expect(workingDays(dayOf('2026-11-25')).map(showWeekday)).toEqual([

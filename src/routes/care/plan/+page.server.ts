@@ -1,4 +1,3 @@
-import { addDays } from '$lib/core';
 import { care, season } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
@@ -6,7 +5,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ locals }) => {
 	const day = locals.today;
 	const windsOn = await season();
-	const usual = windsOn && windsOn.compare(day) >= 0 ? windsOn : addDays(day, 30);
+	const usual = windsOn && windsOn.compare(day) >= 0 ? windsOn : day.add({ days: 30 });
 	const { entries } = await care(day);
 	return {
 		today: day,
