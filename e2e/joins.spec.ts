@@ -278,21 +278,28 @@ test('a data folder that goes away is noticed and said, and what was typed is sa
 	await expect(gap(page)).toHaveValue('5.5 mm');
 });
 
-test('an empty data file is no empty rack, and a server that could not open it goes on when it can', async ({
-	page,
-	server
-}) => {
-	await server.stop();
-	for (const end of ['', '-wal', '-shm']) rmSync(join(server.data, `wendle.sqlite${end}`), { force: true });
-	writeFileSync(join(server.data, 'wendle.sqlite'), '');
-	await server.start();
-	const refused = await page.goto('/');
-	expect(refused!.status()).toBe(503);
-	await expect(page.getByRole('heading')).toContainText('is empty: something has cut it to nothing');
-	rmSync(join(server.data, 'wendle.sqlite'));
-	await page.getByRole('button', { name: 'Try again' }).click();
-	await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
-});
+for (const javaScriptEnabled of [true, false])
+	test.describe(javaScriptEnabled ? 'once a page is alive' : 'before a page is alive', () => {
+		test.use({ javaScriptEnabled });
+
+		test('an empty data file is no empty rack, and a server that could not open it goes on when it can', async ({
+			page,
+			server
+		}) => {
+			await server.stop();
+			for (const end of ['', '-wal', '-shm'])
+				rmSync(join(server.data, `wendle.sqlite${end}`), { force: true });
+			writeFileSync(join(server.data, 'wendle.sqlite'), '');
+			await server.start();
+			const refused = await page.goto('/');
+			expect(refused!.status()).toBe(503);
+			await expect(page.getByRole('heading')).toContainText('is empty: something has cut it to nothing');
+			if (javaScriptEnabled) await page.locator('html[data-alive]').waitFor();
+			rmSync(join(server.data, 'wendle.sqlite'));
+			await page.getByRole('link', { name: 'Try again' }).click();
+			await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
+		});
+	});
 
 test('spools without a name do not hide one another', async ({ page, demo }) => {
 	const address = await addressOf(page, 'Loan box, junior');

@@ -4,6 +4,12 @@
 
 	/** Something that may pass: the data file, or this machine. */
 	const passes = $derived(page.status >= 500);
+
+	/** Keeps the window when it can; until the page hears clicks, the link itself asks again. */
+	function askAgain(event: MouseEvent): void {
+		event.preventDefault();
+		void invalidateAll();
+	}
 </script>
 
 <svelte:head><title>{page.status} · Wendle</title></svelte:head>
@@ -13,7 +19,7 @@
 	<h1 class="mt-4 text-[22px] font-semibold">{page.error?.message}</h1>
 	<div class="mt-6 flex flex-wrap gap-3">
 		{#if passes}
-			<button type="button" class="action" onclick={() => void invalidateAll()}>Try again</button>
+			<a class="action" href={page.url.pathname + page.url.search} onclick={askAgain}>Try again</a>
 		{/if}
 		<a class={passes ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
 	</div>
