@@ -105,7 +105,7 @@ test('two windows follow one run, and the count becomes the record', async ({ pa
 	await expect(page.getByText(/Read from the rim down/)).toBeVisible();
 	await page.getByLabel('At a pause: depth below the rim').fill('21.5 mm');
 	await page.getByRole('button', { name: 'Read', exact: true }).click();
-	await expect(page.locator('[data-counter]')).toContainText('so you lay it');
+	await expect(page.locator('[data-readings]')).toContainText('21.5 mm');
 	await page.getByRole('button', { name: 'Write down what came out' }).click();
 	await expect(page.getByLabel('Turns of backing')).toHaveValue('19');
 	await expect(page.getByLabel('Depth of the backing below the rim')).toHaveValue('21.5 mm');

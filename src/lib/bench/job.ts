@@ -38,11 +38,25 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
 	});
 }
 
+/** The stop as it is seen now, after readings: where the strand ends, and how much of it that is. */
+export interface StopNow {
+	readonly lengthMm: number;
+	readonly stopDepthMm: number;
+	readonly turns: number;
+}
+
 /**
  * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
  * the job leaves it out: the line goes on the arbor.
+ *
+ * @param now the stop as readings have moved it; as planned unless given
  */
-export function jobOf(form: SetupForm, workout: Workout, person: ChosenTechniques = {}): JobSetup {
+export function jobOf(
+	form: SetupForm,
+	workout: Workout,
+	person: ChosenTechniques = {},
+	now?: StopNow
+): JobSetup {
 	const { spool, fill } = form;
 	const { stopIndex, fit } = workout;
 	const stop = fit.layers[stopIndex];
@@ -58,9 +72,9 @@ export function jobOf(form: SetupForm, workout: Workout, person: ChosenTechnique
 		schools: techniquesOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
 		plan: {
-			lengthMm: bare ? 0 : stop!.lengthMm,
-			stopDepthMm: stop?.depthMm ?? 0,
-			turns: stop?.turns ?? 0,
+			lengthMm: bare ? 0 : (now?.lengthMm ?? stop!.lengthMm),
+			stopDepthMm: now?.stopDepthMm ?? stop?.depthMm ?? 0,
+			turns: now?.turns ?? stop?.turns ?? 0,
 			gapMm: fit.gapMm,
 			lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
 		}

@@ -1,4 +1,4 @@
-import { COUNTED_BY, REMEDY_KEYS, STEP_KINDS } from '$lib/core';
+import { COUNTED_BY, REMEDY_KEYS, STEP_KINDS, TAKEN_AS } from '$lib/core';
 import { z } from 'zod';
 import { Day } from '$lib/inventory/day';
 
@@ -34,7 +34,9 @@ export const RunEventShape = z
 			total: z.number().min(-1e6).max(1e6),
 			base: z.boolean().optional()
 		}),
-		event('depth', { part, depthMm: z.number().min(-20).max(200) }),
+		event('depth', { part, depthMm: z.number().min(-20).max(200), finished: z.boolean().optional() }),
+		event('lost-count', { part }),
+		event('taken-as', { of: id, as: z.enum(TAKEN_AS) }),
 		event('remedy', {
 			remedy: z.enum(REMEDY_KEYS),
 			step,

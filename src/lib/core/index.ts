@@ -16,7 +16,6 @@ export {
 export {
 	level,
 	massG,
-	scaleBulk,
 	sectionVolumeMm3,
 	totalLengthMm,
 	totalVolumeMm3,
@@ -75,18 +74,14 @@ export {
 	type Measure,
 	type SpoolSource
 } from './calibrate/source';
-export { halfFit, RELAY_SHARE, surfaceAtDepth } from './calibrate/half-fit';
-export { checkpoint, type Checkpoint } from './calibrate/checkpoint';
-export { correct } from './calibrate/correct';
-export {
-	HAND_REPEAT_SHARE,
-	handAsLay,
-	learnHand,
-	observeHand,
-	priorHand,
-	type HandBelief
-} from './calibrate/hand';
-export { reverseFill } from './calibrate/reverse-fill';
+export { asSeenAlone, halfFit } from './estimate/asked/half-fit';
+export { checkpoint, type Checkpoint } from './estimate/asked/checkpoint';
+export { correct } from './estimate/asked/correct';
+export { estimate, type Estimate } from './estimate/estimate';
+export type { Ranged } from './estimate/ranged';
+export { TAKEN_AS, type Reading, type TakenAs } from './estimate/reading';
+export type { Explanation } from './estimate/surprise';
+export { handAsLay, learnHand, observeHand, priorHand, type HandBelief } from './calibrate/hand';
 export { castLengthMm } from './fit/cast';
 export {
 	matchMatrix,
@@ -145,10 +140,10 @@ export { expectedSeconds, learnTempo, type Tempo } from './procedure/times';
 export { QUARRIES, moreBacking, type MoreBacking } from './judge/enough';
 export { cutFor } from './judge/shopping';
 export { COUNTED_BY, type RunEvent } from './run/events';
-export { runState, undoOf, type LogEntry, type RunState } from './run/state';
+export { runState, undoOf, type LogEntry, type RunReading, type RunState } from './run/state';
 export { runSeconds, stepTimes, timedSteps } from './run/timing';
 export { lengthWeighed } from './run/weighing';
-export { layShown, traverseAt, turnsOfLength, turnsToRadius, windingAfter } from './run/winding';
+export { traverseAt, turnsOfLength, windingAfter } from './run/winding';
 export { findKnot, KNOTS } from './knots/catalogue';
 export { chooseKnot, type KnotAnswer } from './knots/choose';
 export {

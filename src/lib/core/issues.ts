@@ -35,6 +35,9 @@ export type IssueDetail =
 	| { code: 'depth_below_start'; depthMm: number; limitMm: number }
 	| { code: 'line_alone_fills'; gapMm: number; wantedMm: number }
 	| { code: 'no_such_component'; index: number; count: number }
+	| { code: 'reading_contradicts'; valueMm: number; lowMm: number; highMm: number }
+	| { code: 'turns_contradict'; turns: number; low: number; high: number }
+	| { code: 'no_line_takes'; spaceMm3: number; least: number; most: number }
 	| { code: 'no_turns_yet' }
 	| { code: 'nothing_to_correct' }
 	| { code: 'rating_beyond_measures'; ratedSpaceMm3: number; roomMm3: number };

@@ -132,17 +132,19 @@ describe('a stack of any components', () => {
 		expect(cm3).toBeCloseTo(20 / 0.88, 6);
 		expect(codes(weighed('2 kg'))).toEqual(['fill.stack.1.made.mass: out_of_range']);
 	});
-	it('half-fit: the depth of the line alone decides, whatever its class says', () => {
-		const known = (number: number): SetupForm =>
+	it('half-fit: the depth of the line alone and what its class says both count, the depth the more', () => {
+		const known = (number: number, halfFit = '12.3 mm'): SetupForm =>
 			changed(({ fill }) => {
 				fill.stack[1] = newComponent('line', 'line', {
 					way: 'class',
 					class: { taper: 'WF', number, density: 'F' }
 				});
-				fill.halfFit = '12.3 mm';
+				fill.halfFit = halfFit;
 			});
 		expect(worked(known(5)).halfFitted).toBe(true);
-		expect(stop(known(5))).toBeCloseTo(stop(known(7)), 9);
+		const apart = (halfFit: string): number => stop(known(5, halfFit)) - stop(known(7, halfFit));
+		expect(Math.abs(apart('12.3 mm'))).toBeLessThan(0.4 * Math.abs(apart('')));
+		expect(codes(known(5, '19 mm'))).toEqual(['fill.halfFit: reading_contradicts']);
 		const span = (form: SetupForm): number => {
 			const { low, high } = worked(form).estimate.ranges.gapMm;
 			return high - low;
@@ -153,11 +155,10 @@ describe('a stack of any components', () => {
 		]);
 	});
 	it('reverse fill: the turns over the line give length and turns, whatever the thickness', () => {
-		const plan = worked(changed(({ fill }) => (fill.halfFit = '12.3 mm'))).fit.solved!;
 		const rim = 42;
 		// The same backing over the line instead of under it, from 12.3 mm below the rim to a gap of 4 mm.
 		const [from, to] = [rim - 12.3, rim - 4];
-		const turns = plan.lengthMm / (Math.PI * (from + to));
+		const turns = 880;
 		const reversed = (diameter: string): Workout =>
 			worked(
 				changed(({ fill }) => {
@@ -167,12 +168,12 @@ describe('a stack of any components', () => {
 				})
 			);
 		for (const diameter of ['0.48 mm', '0.42 mm'])
-			expect(reversed(diameter).fit.solved!.lengthMm).toBeCloseTo(plan.lengthMm, 3);
+			expect(reversed(diameter).fit.solved!.lengthMm).toBeCloseTo(Math.PI * turns * (from + to), 3);
 		const span = ({ estimate }: Workout): number =>
 			estimate.ranges.lengthMm.high - estimate.ranges.lengthMm.low;
 		expect(span(reversed(''))).toBeLessThan(0.6 * span(worked(measured())));
 		const dense = changed(({ fill }) => Object.assign(fill, { halfFit: '12.3 mm', reverseTurns: '5000' }));
-		expect(codes(dense)).toEqual(['fill.reverseTurns: packing_above_hexagonal']);
+		expect(codes(dense)).toEqual(['fill.reverseTurns: turns_contradict']);
 		const odd = changed(({ fill }) => Object.assign(fill, { halfFit: '12.3 mm', reverseTurns: 'many' }));
 		expect(codes(odd)).toEqual(['fill.reverseTurns: unreadable_quantity']);
 	});

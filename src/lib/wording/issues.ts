@@ -71,6 +71,14 @@ const WORDS: Words = {
 		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted: no backing goes under it here. Take a slimmer or shorter line, or a smaller gap.`,
 	no_such_component: ({ index, count }) =>
 		`There is no component ${index}: the stack has ${count}, counted from 0 at the arbor.`,
+	reading_contradicts: ({ valueMm, lowMm, highMm }) =>
+		`You read ${mm(valueMm)}, and everything else says ${mm(lowMm)} to ${mm(highMm)}. Read it again, and check the count and the measures.`,
+	turns_contradict: ({ turns, low, high }) =>
+		`${Math.round(turns)} turns don't go with these depths: this backing would take ${Math.ceil(low)} to ${Math.floor(high)}. Check the count, the depths and the backing's diameter.`,
+	no_line_takes: ({ spaceMm3, least }) =>
+		spaceMm3 < least
+			? 'No fly line takes so little room. Read the depth from the rim down to the line, with the whole line on.'
+			: 'No fly line takes so much room. Read the depth with the line alone on the bare arbor, and check the spool.',
 	no_turns_yet: () => 'Count the turns that are on: a checkpoint needs some.',
 	nothing_to_correct: () =>
 		'No component is left open, so there is nothing to take off or add: leave the length of the backing out.',

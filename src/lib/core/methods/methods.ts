@@ -1,5 +1,5 @@
-import { checkpointPlan } from '../calibrate/checkpoint';
-import { halfFitPlan } from '../calibrate/half-fit';
+import { decide } from '../estimate/estimate';
+import { COIL_DROP_SIGMA_MM, EYE_SIGMA_MM, type Reading } from '../estimate/reading';
 import { RATED_BULK_SPREAD, RATED_GAP_SIGMA_MM } from '../calibrate/ratings';
 import { isKnown, spaceMm3 } from '../fit/stack';
 import { crossSectionMm2 } from '../line/sections';
@@ -29,10 +29,6 @@ export interface Method {
 	readonly slug: MethodSlug;
 	readonly play: (world: World, belief: Belief) => Played | undefined;
 }
-
-/** 1σ of a stop judged by eye, and by a coil laid into the spool, mm. Assumptions: nobody has published one. */
-export const EYE_SIGMA_MM = 2;
-export const COIL_DROP_SIGMA_MM = 1.5;
 
 /** Share of the planned turns at which the pause comes: late enough to be exact, early enough to act on. */
 export const PAUSE_SHARE = 0.8;
@@ -81,28 +77,32 @@ const stopDepth: Method = {
 /** A pause to read the depth, the remaining turns counted, and the rule once more at the end. */
 const pauseAndCount: Method = {
 	slug: 'checkpoint',
-	play: (world, { problem, planned, solved }) => {
-		const turns = PAUSE_SHARE * solved.turns;
-		const paused = world.windTurns(world.floor, turns);
-		const reading = { component: solved.index, turns, depthMm: world.readDepthMm(paused, PLACES) };
-		const told = checkpointPlan(problem, planned, reading);
-		if (!told.ok) return undefined;
-		const counted = world.windTurns(paused, Math.max(told.value.turns, 0));
-		// The count and the rule each tell where the surface is; the mean of the two errs less than either.
-		const offMm = (world.readDepthMm(counted, PLACES) - told.value.stopDepthMm) / 2;
-		const turnsPerMm = told.value.turns / (reading.depthMm - told.value.stopDepthMm);
-		const stopped = Number.isFinite(turnsPerMm) ? world.windTurns(counted, offMm * turnsPerMm) : counted;
-		return once(world, stopped);
+	play: (world, { problem, solved, spreads }) => {
+		const readings: Reading[] = [];
+		let [surface, turns] = [world.floor, 0];
+		const wind = (more: number): void => {
+			surface = world.windTurns(surface, more);
+			turns += more;
+		};
+		wind(PAUSE_SHARE * solved.turns);
+		for (let pause = 0; pause < 2; pause++) {
+			const depthMm = world.readDepthMm(surface, PLACES);
+			readings.push({ kind: 'depth', component: solved.index, turns, depthMm, places: PLACES });
+			const told = decide(problem, readings, spreads);
+			if (!told.ok) return undefined;
+			wind(Math.max(told.value.turns, -turns));
+		}
+		return once(world, surface);
 	}
 };
 
 /** The line alone on the bare arbor, its depth read, and off again. */
 const halfFitted: Method = {
 	slug: 'half-fit',
-	play: (world, { problem, spool, solved }) => {
+	play: (world, { problem, solved, spreads }) => {
 		if (solved.index > 0) return undefined;
-		const alone = world.windRest(world.floor);
-		const told = halfFitPlan(spool, { lineDepthMm: world.readDepthMm(alone, PLACES), gapMm: problem.gapMm });
+		const depthMm = world.readDepthMm(world.windRest(world.floor), PLACES);
+		const told = decide(problem, [{ kind: 'line-alone', depthMm, places: PLACES }], spreads);
 		if (!told.ok) return undefined;
 		const stop = world.windToDepth(told.value.stopDepthMm, PLACES);
 		return {

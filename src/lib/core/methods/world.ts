@@ -1,5 +1,5 @@
-import { HAND_REPEAT_SHARE } from '../calibrate/hand';
-import { RELAY_SHARE } from '../calibrate/half-fit';
+import { depthSigmaMm, habitSigmaMm } from '../estimate/reading';
+import { AGAIN_SHARE } from '../estimate/story';
 import { spoolOf } from '../calibrate/source';
 import type { Fit } from '../fit/solve';
 import { isKnown } from '../fit/stack';
@@ -35,9 +35,11 @@ export class World {
 	readonly #above: readonly { sections: readonly LineSection[]; packing: number }[];
 	/** Space and cross-section of the backing's millimetre and turn, over its packing. */
 	readonly #perMm: number;
+	readonly #habitMm: number;
 
 	private constructor(belief: Belief, truth: Problem, spool: Spool, random: Random) {
 		[this.#belief, this.#truth, this.#spool, this.#random] = [belief, truth, spool, random];
+		this.#habitMm = this.off(habitSigmaMm(belief.spreads));
 		const { index } = belief.solved;
 		const known = truth.stack.map((c) =>
 			isKnown(c) ? { sections: c.sections, packing: packingFraction(c.layEfficiency) } : undefined
@@ -71,10 +73,14 @@ export class World {
 		return surfaceAt(this.#spool, Math.max(filledMm3, 0));
 	}
 
+	/** What a rule reads too much, as the mean of as many places: its own and its user's habit, and each place by chance. */
+	#ruleOff(places: number): number {
+		return this.#habitMm + this.off(depthSigmaMm({ places }, this.#belief.spreads));
+	}
+
 	/** A rule laid across the rims, down to a surface: the mean of as many places. */
 	readDepthMm(surface: Surface, places = 1): number {
-		const error = this.off(this.#belief.spreads.depthMm / Math.sqrt(places));
-		return this.#spool.rimRadiusMm - surface.radiusMm + error;
+		return this.#spool.rimRadiusMm - surface.radiusMm + this.#ruleOff(places);
 	}
 
 	/** What is under the backing, if anything. */
@@ -96,8 +102,7 @@ export class World {
 
 	/** Backing until a rule reads this depth, as the mean of as many places. */
 	windToDepth(depthMm: number, places = 1): Surface {
-		const error = this.off(this.#belief.spreads.depthMm / Math.sqrt(places));
-		const radiusMm = this.#spool.rimRadiusMm - depthMm - error;
+		const radiusMm = this.#spool.rimRadiusMm - depthMm + this.#ruleOff(places);
 		return this.#surface(
 			Math.max(volumeToRadius(this.#spool, Math.max(radiusMm, this.#spool.arborRadiusMm)), this.#belowMm3)
 		);
@@ -105,7 +110,7 @@ export class World {
 
 	/** Everything that goes over the backing, on a surface; a second laying comes out a little otherwise. */
 	windRest(from: Surface, again = false): Surface {
-		const relay = again ? 1 + this.off(RELAY_SHARE) : 1;
+		const relay = again ? 1 + this.off(AGAIN_SHARE) : 1;
 		return this.#surface(from.filledMm3 + this.#aboveMm3 * relay);
 	}
 
@@ -128,13 +133,10 @@ export class World {
 
 	/** Backing from a surface until the gap looks right: its length and turns, and what a second laying makes of it. */
 	fillToGap(from: Surface, gapMm: number): { lengthMm: number; turns: number; again: Surface } {
-		const seen = Math.max(
-			this.#spool.gapFromRadiusMm - gapMm - this.off(this.#belief.spreads.depthMm),
-			from.radiusMm
-		);
+		const seen = Math.max(this.#spool.gapFromRadiusMm - gapMm + this.#ruleOff(1), from.radiusMm);
 		const spaceMm3 = volumeToRadius(this.#spool, seen) - from.filledMm3;
 		const turns = (areaToRadius(this.#spool, seen) - areaToRadius(this.#spool, from.radiusMm)) / this.#perMm;
-		const again = this.#surface(this.#belowMm3 + spaceMm3 * (1 + this.off(HAND_REPEAT_SHARE)));
+		const again = this.#surface(this.#belowMm3 + spaceMm3 * (1 + this.off(AGAIN_SHARE)));
 		return { lengthMm: spaceMm3 / this.#perMm, turns, again };
 	}
 

@@ -1,3 +1,4 @@
+import type { TakenAs } from '../estimate/reading';
 import type { RemedyKey } from '../procedure/remedies';
 
 interface Common {
@@ -23,8 +24,8 @@ export interface ToolEvent extends Common {
 	readonly here: boolean;
 }
 
-/** How turns came to be known: counted, wound to a pace for some time, or from the weight that left the supply. */
-export const COUNTED_BY = ['hand', 'pace', 'weight'] as const;
+/** How turns came to be known: counted, wound to a pace for some time, from the weight that left the supply, or set by hand. */
+export const COUNTED_BY = ['hand', 'pace', 'weight', 'set'] as const;
 
 /** Turns counted on one part; negative when some came off again. */
 export interface TurnsEvent extends Common {
@@ -54,6 +55,22 @@ export interface DepthEvent extends Common {
 	readonly kind: 'depth';
 	readonly part: string;
 	readonly depthMm: number;
+	/** Everything was on: it is the gap that was read. */
+	readonly finished?: boolean | undefined;
+}
+
+/** The count of a part was lost: what was counted of it until now says nothing any more. */
+export interface LostCountEvent extends Common {
+	readonly kind: 'lost-count';
+	readonly part: string;
+}
+
+/** What is behind a depth that was a surprise. */
+export interface TakenAsEvent extends Common {
+	readonly kind: 'taken-as';
+	/** The depth. */
+	readonly of: string;
+	readonly as: TakenAs;
 }
 
 /** Something went wrong: these steps are open again, and what was wound on these parts is off. */
@@ -112,6 +129,8 @@ export type RunEvent =
 	| TurnsEvent
 	| CounterEvent
 	| DepthEvent
+	| LostCountEvent
+	| TakenAsEvent
 	| RemedyEvent
 	| RemarkEvent
 	| PhotoEvent

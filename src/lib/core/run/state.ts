@@ -1,5 +1,7 @@
 import { counterDeltas, counting, once } from './counting';
+import type { TakenAs } from '../estimate/reading';
 import type {
+	DepthEvent,
 	LoopTestEvent,
 	PhotoEvent,
 	RemarkEvent,
@@ -19,6 +21,23 @@ export interface LogEntry {
 	readonly turns: number;
 }
 
+/** A depth that was read, with how much was on then. */
+export interface RunReading {
+	readonly id: string;
+	readonly at: number;
+	readonly part: string;
+	readonly depthMm: number;
+	/** Everything was on: it is the gap that was read. */
+	readonly finished: boolean;
+	/** Turns that were on each part. */
+	readonly turns: ReadonlyMap<string, number>;
+	/** Losses of count until then that still hold, by part: the name of the loss. */
+	readonly lost: ReadonlyMap<string, string>;
+	readonly takenAs: TakenAs | undefined;
+	/** Parts that have come off since. */
+	readonly offSince: ReadonlySet<string>;
+}
+
 /** What a run has come to. */
 export interface RunState {
 	/** Turns that are on each part. */
@@ -28,6 +47,10 @@ export interface RunState {
 	readonly tools: ReadonlySet<string>;
 	/** The newest depth read on each part, with the turns that were on it then. */
 	readonly depths: ReadonlyMap<string, { readonly depthMm: number; readonly turns: number }>;
+	/** Every depth that was read and not undone, in order. */
+	readonly readings: readonly RunReading[];
+	/** Parts whose count was lost, with the name of the loss, until it is set by hand. */
+	readonly lost: ReadonlyMap<string, string>;
 	readonly remarks: readonly RemarkEvent[];
 	readonly photos: readonly PhotoEvent[];
 	readonly remedies: readonly RemedyEvent[];
@@ -68,6 +91,12 @@ class Folding {
 	readonly done = new Set<string>();
 	readonly tools = new Set<string>();
 	readonly depths = new Map<string, { depthMm: number; turns: number }>();
+	readonly readings: (RunReading & {
+		takenAs: TakenAs | undefined;
+		lost: Map<string, string>;
+		offSince: Set<string>;
+	})[] = [];
+	readonly lost = new Map<string, string>();
 	readonly remarks: RemarkEvent[] = [];
 	readonly photos: PhotoEvent[] = [];
 	readonly remedies: RemedyEvent[] = [];
@@ -85,6 +114,8 @@ class Folding {
 		switch (event.kind) {
 			case 'turns':
 				this.#add(event.part, event.turns);
+				// Whoever sets a count knows it.
+				if (event.by === 'set') this.lost.delete(event.part);
 				break;
 			case 'counter':
 				this.#add(event.part, delta);
@@ -94,11 +125,21 @@ class Folding {
 				this.#tick(event);
 				break;
 			case 'depth':
-				this.depths.set(event.part, {
-					depthMm: event.depthMm,
-					turns: this.turns.get(event.part) ?? 0
-				});
+				this.#read(event);
 				break;
+			case 'lost-count':
+				this.lost.set(event.part, event.id);
+				break;
+			case 'taken-as': {
+				const reading = this.readings.find(({ id }) => id === event.of);
+				if (!reading) break;
+				reading.takenAs = event.as;
+				if (event.as !== 'lost-count') break;
+				// The loss is from before the reading, and holds for what is counted after it.
+				reading.lost.set(reading.part, reading.id);
+				this.lost.set(reading.part, reading.id);
+				break;
+			}
 			case 'remedy':
 				this.remedies.push(event);
 				this.#takeOff(event);
@@ -124,6 +165,20 @@ class Folding {
 		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
 	}
 
+	#read({ id, at, part, depthMm, finished = false }: DepthEvent): void {
+		this.depths.set(part, { depthMm, turns: this.turns.get(part) ?? 0 });
+		this.readings.push({
+			id,
+			at,
+			part,
+			depthMm,
+			finished,
+			turns: new Map(this.turns),
+			lost: new Map(this.lost),
+			takenAs: undefined,
+			offSince: new Set()
+		});
+	}
 	#tick(event: StepEvent | ToolEvent): void {
 		const [into, key, there] =
 			event.kind === 'step' ? [this.done, event.step, event.done] : [this.tools, event.tool, event.here];
@@ -136,6 +191,8 @@ class Folding {
 		for (const part of off) {
 			this.turns.delete(part);
 			this.depths.delete(part);
+			this.lost.delete(part);
+			for (const reading of this.readings) reading.offSince.add(part);
 		}
 	}
 

@@ -5,7 +5,7 @@ import { taperOf } from '../line/class';
 import { level, totalLengthMm } from '../line/sections';
 import { DISHED, spoolFrom, STRAIGHT, value } from '../testing';
 import { lengthWeighed } from './weighing';
-import { layShown, traverseAt, turnsOfLength, turnsToRadius, windingAfter } from './winding';
+import { traverseAt, turnsOfLength, windingAfter } from './winding';
 
 describe('weighing the supply', () => {
 	const strand = { diameterMm: 0.48, diameterShare: 0.05, density: { gPerCm3: 0.9, share: 0.08 } };
@@ -75,22 +75,6 @@ describe('the winding while it goes on', () => {
 		expect(windingAfter(spool, 19, BACKING, 500, 0.8).depthMm).toBeLessThan(
 			windingAfter(spool, 19, BACKING, 500).depthMm
 		);
-	});
-
-	it('a pause shows the lay, and the turns to the plan follow; a taper or a slip shows nothing', () => {
-		const spool = spoolFrom(STRAIGHT);
-		const loose = windingAfter(spool, 19, BACKING, 500, 0.82);
-		const shown = layShown(spool, 19, BACKING, { turns: 500, depthMm: loose.depthMm });
-		expect(shown).toBeCloseTo(0.82, 9);
-		expect(turnsToRadius(spool, 19, loose.surface.radiusMm, 0.48, shown)).toBeCloseTo(500, 6);
-		for (const reading of [
-			undefined,
-			{ turns: 0, depthMm: 12 },
-			{ turns: 9, depthMm: 30 },
-			{ turns: 9000, depthMm: 20 }
-		])
-			expect(layShown(spool, 19, BACKING, reading)).toBe(0.9);
-		expect(layShown(spool, 19, LINE, { turns: 50, depthMm: 12 })).toBe(0.88);
 	});
 
 	it('the traverse goes over and back, a sweep being width over diameter', () => {

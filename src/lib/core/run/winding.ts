@@ -1,8 +1,8 @@
 import type { KnownComponent } from '../fit/stack';
-import { layOfTurns, windSection, type Surface } from '../fit/wind';
+import { windSection, type Surface } from '../fit/wind';
 import { crossSectionMm2, headOf, isLevel, totalLengthMm, type LineSection } from '../line/sections';
 import { findRoot } from '../numeric/root';
-import { MAX_LAY_EFFICIENCY, packingFraction } from '../packing/packing';
+import { packingFraction } from '../packing/packing';
 import { areaToRadius, radiusAtArea, volumeToRadius, widthAtRadius, type Spool } from '../spool';
 
 /** How far the winding of one component has come. */
@@ -109,36 +109,6 @@ export function turnsOfLength(
 	}
 	return turns;
 }
-
-/** η below which a reading is a slip, not a hand. */
-const LOOSEST_LAY = 0.4;
-
-/**
- * η that a pause has shown on a level strand: turns and depth say what thickness and tightness come to
- * together. A taper, or a reading that cannot be, leaves the planned one.
- */
-export function layShown(
-	spool: Spool,
-	startRadiusMm: number,
-	component: KnownComponent,
-	reading: { turns: number; depthMm: number } | undefined
-): number {
-	const [section, ...more] = component.sections;
-	const surfaceMm = spool.rimRadiusMm - (reading?.depthMm ?? Infinity);
-	if (!reading || !section || more.length > 0 || !(reading.turns > 0 && surfaceMm > startRadiusMm))
-		return component.layEfficiency;
-	const shown = layOfTurns(spool, startRadiusMm, surfaceMm, reading.turns, section.startDiameterMm);
-	return shown > LOOSEST_LAY && shown < MAX_LAY_EFFICIENCY ? shown : component.layEfficiency;
-}
-
-/** Turns of a level strand from its start to a surface. */
-export const turnsToRadius = (
-	spool: Spool,
-	startRadiusMm: number,
-	radiusMm: number,
-	diameterMm: number,
-	layEfficiency: number
-): number => layEfficiency / layOfTurns(spool, startRadiusMm, radiusMm, 1, diameterMm);
 
 /** Diameter of what is going on after `lengthMm`. */
 function diameterNow(sections: readonly LineSection[], lengthMm: number): number {

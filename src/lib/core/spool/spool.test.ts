@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
 	areaToRadius,
+	radiusAtArea,
 	radiusAtVolume,
 	spoolFromProfile,
 	straightSpool,
@@ -100,5 +101,12 @@ describe('spools that cannot be', () => {
 		]
 	])('%s', (_, result, code) => {
 		expect(result).toMatchObject({ ok: false, issues: [{ code }] });
+	});
+});
+
+describe('radiusAtArea', () => {
+	it.each([straight, dished])('is the inverse of areaToRadius, beyond the rim too', (spool) => {
+		for (let r = spool.arborRadiusMm; r <= 50; r += 0.37)
+			expect(radiusAtArea(spool, areaToRadius(spool, r))).toBeCloseTo(r, 9);
 	});
 });

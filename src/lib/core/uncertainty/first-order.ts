@@ -1,6 +1,6 @@
 import { spoolOf } from '../calibrate/source';
 import { solveFit, type Fit } from '../fit/solve';
-import { uncertainInputs, type InputKey, type Problem } from './inputs';
+import { labelOf, sharesOf, uncertainInputs, type InputKey, type Problem } from './inputs';
 import { outcomeOf, planOf } from './outcome';
 import { propagate, type Move, type Range } from './propagate';
 import { DEFAULT_SPREADS, type Spreads } from './spreads';
@@ -49,9 +49,9 @@ export function firstOrder(problem: Problem, planned: Fit, spreads: Spreads = DE
 	const nominal = answersOf(problem);
 	if (!nominal) throw new RangeError('the problem itself has no answer');
 
-	const moves = uncertainInputs(problem, spreads).map(({ key, component, shift }): Move<Answer, Label> => ({
-		label: component === undefined ? { key } : { key, component },
-		answers: (z) => answersOf(shift(problem, z))
+	const moves = uncertainInputs(problem, spreads).map((input): Move<Answer, Label> => ({
+		label: labelOf(input),
+		answers: (z) => answersOf(input.shift(problem, z))
 	}));
 	if (plan)
 		moves.push({
@@ -59,7 +59,8 @@ export function firstOrder(problem: Problem, planned: Fit, spreads: Spreads = DE
 			answers: (z) => answersOf(problem, z * spreads.depthMm)
 		});
 	const { range, shares } = propagate(nominal, moves);
-	const named = (answer: Answer): Share[] => shares(answer).map(({ label, share }) => ({ ...label, share }));
+	const named = (answer: Answer): Share[] =>
+		sharesOf(shares(answer).map(({ label, share }) => ({ label, part: share })));
 	return {
 		ranges: {
 			lengthMm: range('lengthMm', 0),

@@ -122,28 +122,58 @@ export function sourceShifts(source: SpoolSource, spreads: Spreads): SourceShift
 type ComponentShift = readonly [InputKey, (component: Component, z: number) => Component];
 
 const componentShifts = (component: Component, general: Spreads): ComponentShift[] => {
-	const spreads = { ...general, ...component.spreads };
-	return [
-		isKnown(component)
-			? [
-					'bulk',
-					(c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * spreads.bulkShare) } : c)
-				]
-			: [
+	const { bulkShare, diameterShare } = { ...general, ...component.spreads };
+	return isKnown(component)
+		? [['bulk', (c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * bulkShare) } : c)]]
+		: [
+				[
 					'diameter',
-					(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * spreads.diameterShare) })
-				],
-		[
-			'lay',
-			(c, z) => ({
-				...c,
-				layEfficiency: Math.min(c.layEfficiency * (1 + z * spreads.layShare), MAX_LAY_EFFICIENCY)
-			})
-		]
-	];
+					(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * diameterShare) })
+				]
+			];
 };
 
-/** Every uncertain input of a problem. */
+const tighter = (component: Component, ln: number): Component => ({
+	...component,
+	layEfficiency: Math.min(component.layEfficiency * Math.exp(ln), MAX_LAY_EFFICIENCY)
+});
+
+type Family = 'backing' | 'line';
+const familyOf = ({ role }: Component): Family => (role === 'backing' || role === 'bed' ? 'backing' : 'line');
+
+/** Parts of the variance of ln η that all strands of a winder share, that those of one family share, and that is a strand's own. */
+const LAY_PARTS = { winder: 1 / 2, family: 1 / 4, strand: 1 / 4 } as const;
+
+/**
+ * How tightly the strands lie: ln η = μ + s·(√½·winder + ½·family + ½·strand), so that one person's lines correlate 0.75 among
+ * themselves and 0.5 with that person's backing. Assumption. A strand whose own spread is known lies by itself.
+ */
+function layInputs(stack: Stack, { layShare }: Spreads): UncertainInput[] {
+	const common = (component: Component): boolean => component.spreads?.layShare === undefined;
+	const of = (part: number, holds: (component: Component) => boolean): UncertainInput => ({
+		key: 'lay',
+		shift: (p, z) => ({
+			...p,
+			stack: p.stack.map((c, i) => (holds(stack[i]!) ? tighter(c, z * layShare * Math.sqrt(part)) : c))
+		})
+	});
+	const families = new Set(stack.filter(common).map(familyOf));
+	const shared = [
+		of(LAY_PARTS.winder, common),
+		...[...families].map((family) => of(LAY_PARTS.family, (c) => common(c) && familyOf(c) === family))
+	];
+	const own = stack.map((component, index): UncertainInput => {
+		const sigma = component.spreads?.layShare ?? layShare * Math.sqrt(LAY_PARTS.strand);
+		return {
+			key: 'lay',
+			component: index,
+			shift: (p, z) => ({ ...p, stack: p.stack.with(index, tighter(p.stack[index]!, z * sigma)) })
+		};
+	});
+	return families.size > 0 ? [...shared, ...own] : own;
+}
+
+/** Every uncertain input of a problem: independent standard-normal deviations, which together make what is correlated. */
 export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainInput[] {
 	const spool = sourceShifts(problem.source, spreads).map(([key, moved]): UncertainInput => ({
 		key,
@@ -156,5 +186,24 @@ export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainIn
 			shift: (p, z) => ({ ...p, stack: p.stack.with(index, moved(p.stack[index]!, z)) })
 		}))
 	);
-	return [...spool, ...stack];
+	return [...spool, ...stack, ...layInputs(problem.stack, spreads)];
+}
+
+/** What a share of the variance belongs to. */
+export type InputLabel = Pick<UncertainInput, 'key' | 'component'>;
+
+export const labelOf = ({ key, component }: UncertainInput): InputLabel =>
+	component === undefined ? { key } : { key, component };
+
+/** Shares of the same label added up, largest first, made to add up to one. */
+export function sharesOf<K extends string>(
+	parts: readonly { label: { key: K; component?: number }; part: number }[]
+): { key: K; component?: number; share: number }[] {
+	const total = parts.reduce((sum, { part }) => sum + part, 0) || 1;
+	const byLabel = new Map<string, { key: K; component?: number; share: number }>();
+	for (const { label, part } of parts) {
+		const id = `${label.key} ${label.component ?? ''}`;
+		byLabel.set(id, { ...label, share: (byLabel.get(id)?.share ?? 0) + part / total });
+	}
+	return [...byLabel.values()].sort((a, b) => b.share - a.share);
 }

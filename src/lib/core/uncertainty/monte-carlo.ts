@@ -2,7 +2,7 @@ import type { Fit } from '../fit/solve';
 import { seededRandom } from '../numeric/random';
 import { mean, quantileSorted, shareBelow, summarySorted, type Summary } from '../numeric/sample';
 import type { Share } from './first-order';
-import { uncertainInputs, type Problem } from './inputs';
+import { labelOf, sharesOf, uncertainInputs, type Problem } from './inputs';
 import { outcomeOf, planOf } from './outcome';
 import { DEFAULT_SPREADS, type Spreads } from './spreads';
 
@@ -96,18 +96,16 @@ export function* simulation(
 
 	const kept = gaps.subarray(0, count);
 	const meanGap = mean(kept);
-	const labels: Omit<Share, 'share'>[] = inputs.map(({ key, component }) =>
-		component === undefined ? { key } : { key, component }
-	);
-	const raw = drawn.map((zs) => correlationSquared(zs.subarray(0, count), kept, meanGap));
-	if (byDepth) {
-		labels.push({ key: 'depth-reading' });
-		raw.push(correlationSquared(readings.subarray(0, count), kept, meanGap));
-	}
-	const total = raw.reduce((sum, share) => sum + share, 0) || 1;
-	const shares = labels
-		.map((label, k) => ({ ...label, share: raw[k]! / total }))
-		.sort((a, b) => b.share - a.share);
+	const parts: { label: Omit<Share, 'share'>; part: number }[] = inputs.map((input, k) => ({
+		label: labelOf(input),
+		part: correlationSquared(drawn[k]!.subarray(0, count), kept, meanGap)
+	}));
+	if (byDepth)
+		parts.push({
+			label: { key: 'depth-reading' },
+			part: correlationSquared(readings.subarray(0, count), kept, meanGap)
+		});
+	const shares = sharesOf(parts);
 	const gapsMm = kept.slice().sort();
 	const lengthsToRubMm = toRub.slice(0, count).sort();
 	const base = { trials: count, gapMm: summarySorted(gapsMm), shares, gapsMm, lengthsToRubMm };

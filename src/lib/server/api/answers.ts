@@ -7,7 +7,6 @@ import {
 	methodLadder,
 	ok,
 	retrievePerTurnMm,
-	reverseFill,
 	runoutOf,
 	simulation,
 	within,
@@ -19,7 +18,7 @@ import {
 import type { Evaluation } from '$lib/setup/evaluate';
 import type { z } from 'zod';
 import * as ask from './ask';
-import { backingOf, DEFAULT_GAP_MM, describeSpool, evaluateFit, spoolFrom } from './describe';
+import { backingOf, DEFAULT_GAP_MM, describeSpool, evaluateFit } from './describe';
 import { FitRequest, FitResponse } from './fit';
 import { question } from './question';
 import type { FromMm, InMm } from './wire';
@@ -74,12 +73,20 @@ export const halfFitted = question(
 	'The line wound alone, its depth read',
 	ask.HalfFitRequest,
 	ask.HalfFitResponse,
-	({ spool, backing: sent, lineDepthMm, gapMm = DEFAULT_GAP_MM }) => {
+	({ spool, backing: sent, lineDepthMm, places, gapMm = DEFAULT_GAP_MM }) => {
 		const source = within(describeSpool(spool), 'spool');
 		if (!source.ok) return source;
 		const backing = sent && backingOf(sent);
 		if (backing && !backing.ok) return backing;
-		return halfFit(source.value, { lineDepthMm, gapMm, backing: backing?.value });
+		const told = halfFit(source.value, { lineDepthMm, gapMm, places, backing: backing?.value });
+		if (!told.ok || backing) return told;
+		// Without a backing nobody can say how long it is.
+		const { stopDepthMm, lineSpaceMm3, ranges } = told.value;
+		return ok({
+			stopDepthMm,
+			lineSpaceMm3,
+			ranges: { stopDepthMm: ranges.stopDepthMm, gapMm: ranges.gapMm }
+		});
 	}
 );
 
@@ -109,7 +116,7 @@ export const corrected = question(
 	({ fit: sent, seen }) => {
 		const read = evaluated(sent);
 		if (!read.ok) return read;
-		const told = correct(read.value.problem, seen.gapMm);
+		const told = correct(read.value.problem, seen, read.value.spreads);
 		if (told.ok) return told;
 		return {
 			ok: false,
@@ -182,12 +189,12 @@ export const reverseFilled = question(
 	'Line first, backing over it',
 	ask.ReverseFillRequest,
 	ask.ReverseFillResponse,
-	({ spool: sent, backing: sentBacking, lineDepthMm, turns, gapMm = DEFAULT_GAP_MM }) => {
-		const spool = within(spoolFrom(sent), 'spool');
-		if (!spool.ok) return spool;
+	({ spool: sent, backing: sentBacking, lineDepthMm, turns, places, gapMm = DEFAULT_GAP_MM }) => {
+		const source = within(describeSpool(sent), 'spool');
+		if (!source.ok) return source;
 		const backing = backingOf(sentBacking);
 		if (!backing.ok) return backing;
-		return reverseFill(spool.value, { lineDepthMm, turns, gapMm }, backing.value.diameterMm);
+		return halfFit(source.value, { lineDepthMm, gapMm, places, backing: backing.value, reverseTurns: turns });
 	}
 );
 

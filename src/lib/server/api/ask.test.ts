@@ -49,17 +49,20 @@ describe('POST /api/half-fit', () => {
 });
 
 describe('POST /api/checkpoint', () => {
-	it('tells length so far by L = πN(D₀ + D₁)/2, what remains, and narrower ranges', async () => {
+	it('tells length so far, close to L = πN(D₀ + D₁)/2, what remains, and narrower ranges', async () => {
 		const at = { component: 0, turns: 700, depthMm: 14 };
-		const { lengthSoFarM, stopDepthMm, ranges } = await told(answers.paused, { fit: FIT, at });
-		expect(lengthSoFarM).toBeCloseTo((Math.PI * 700 * (38 + 56)) / 2 / 1000, 5);
-		expect(stopDepthMm).toBeCloseTo(planned.solved!.stopDepthMm, 5);
+		const { lengthSoFarM, stopDepthMm, ranges, surprise } = await told(answers.paused, { fit: FIT, at });
+		expect(lengthSoFarM / ((Math.PI * 700 * (38 + 56)) / 2 / 1000)).toBeCloseTo(1, 2);
+		expect(Math.abs(stopDepthMm - planned.solved!.stopDepthMm)).toBeLessThan(0.2);
+		expect(surprise).toBe(false);
 		const [low, high] = planned.ranges.lengthM!;
 		expect(ranges.lengthM[1] - ranges.lengthM[0]).toBeLessThan(high - low);
 	});
 	it.each([
 		[{ component: 0, turns: 0, depthMm: 14 }, 'no_turns_yet', ['at', 'turns']],
 		[{ component: 0, turns: 9, depthMm: 24 }, 'depth_below_arbor', ['at', 'depthMm']],
+		[{ component: 0, turns: 200, depthMm: 14.6 }, 'reading_contradicts', ['at', 'depthMm']],
+		[{ component: 0, turns: 478, depthMm: 21.9 }, 'reading_contradicts', ['at', 'depthMm']],
 		[{ component: 5, turns: 9, depthMm: 14 }, 'no_such_component', ['at', 'component']]
 	])('refuses %j', async (at, code, path) => {
 		expect(await ask(answers.paused, { fit: FIT, at })).toMatchObject({
@@ -90,6 +93,12 @@ describe('POST /api/correct', () => {
 		expect((await told(answers.corrected, at(2))).turns).toBeLessThan(0);
 		expect(await change(6)).toBeGreaterThan(0);
 		expect(await change(4)).toBeCloseTo(0, 6);
+	});
+	it('refuses a gap that cannot be with this much backing', async () => {
+		expect(await ask(answers.corrected, at(18))).toMatchObject({
+			ok: false,
+			issues: [{ code: 'reading_contradicts', path: ['seen', 'gapMm'] }]
+		});
 	});
 	it('refuses a gap below the arbor', async () => {
 		expect(await ask(answers.corrected, at(40))).toMatchObject({

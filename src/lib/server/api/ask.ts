@@ -8,6 +8,14 @@ import { bounded, ComponentInput, FitRequest, SpoolInput, SpreadsInput } from '.
 /** A depth as a rule reads it; above the rim there is none, which the answer says. */
 const depthMm = z.number().min(BOUNDS.seenGap.min).max(BOUNDS.depth.max);
 const gapMm = bounded(BOUNDS.gap);
+/** Places round the spool whose mean a reading is. */
+const places = z
+	.number()
+	.int()
+	.min(1)
+	.max(20)
+	.optional()
+	.meta({ description: 'Places round the spool that the reading is the mean of; 1 unless given.' });
 const turns = bounded(BOUNDS.turns);
 const lengthM = bounded(BOUNDS.backing);
 const range = z.tuple([z.number(), z.number()]).meta({ description: '5th to 95th percentile.' });
@@ -20,6 +28,7 @@ export const HalfFitRequest = z
 		spool: SpoolInput,
 		gapMm: gapMm.optional().meta({ description: '4 unless given.' }),
 		lineDepthMm: depthMm.meta({ description: 'Read with the line alone on the bare arbor.' }),
+		places,
 		backing: StrandInput.optional().meta({ description: 'For its length and turns too.' })
 	})
 	.meta({ id: 'HalfFitRequest' });
@@ -45,10 +54,15 @@ export const CheckpointRequest = z
 		at: z.strictObject({
 			component: z.number().int().min(0).max(100),
 			turns: turns.meta({ description: 'Turns of this component so far.' }),
-			depthMm
+			depthMm,
+			places
 		})
 	})
 	.meta({ id: 'CheckpointRequest' });
+
+const surprise = z.boolean().meta({
+	description: 'The reading is far from what was expected and was left out of the answers: read it again.'
+});
 
 export const CheckpointResponse = z
 	.object({
@@ -58,13 +72,17 @@ export const CheckpointResponse = z
 		}),
 		stopDepthMm: z.number(),
 		gapMm: z.number(),
-		layEfficiency: z.number().meta({ description: 'What the reading amounts to, the diameter as given.' }),
+		layEfficiency: z
+			.number()
+			.meta({ description: 'What the reading and what is usual amount to, the diameter as given.' }),
+		surprise,
 		ranges: z.object({
 			lengthSoFarM: range,
 			turns: range,
 			lengthM: range,
 			stopDepthMm: range,
-			gapMm: range.meta({ description: 'After winding the remaining turns.' })
+			gapMm: range.meta({ description: 'After winding the remaining turns.' }),
+			gapByDepthMm: range.meta({ description: 'After winding to the stop depth by a rule.' })
 		})
 	})
 	.meta({ id: 'CheckpointResponse' });
@@ -72,7 +90,21 @@ export const CheckpointResponse = z
 export const CorrectRequest = z
 	.strictObject({
 		fit: FitRequest,
-		seen: z.strictObject({ gapMm: bounded(BOUNDS.seenGap) })
+		seen: z.strictObject({
+			gapMm: bounded(BOUNDS.seenGap),
+			places,
+			backing: z
+				.strictObject({
+					turns: turns.optional(),
+					lengthM: lengthM.optional(),
+					depthMm: depthMm.optional()
+				})
+				.optional()
+				.meta({
+					description:
+						'How the backing was wound: its turns or its length, and the depth read where it ended. Left out: about as planned.'
+				})
+		})
 	})
 	.meta({ id: 'CorrectRequest' });
 
@@ -80,7 +112,18 @@ export const CorrectResponse = z
 	.object({
 		backingChangeM: z.number().meta({ description: 'Negative: take off.' }),
 		turns: z.number(),
-		stopDepthMm: z.number().meta({ description: 'Depth at which the backing then stands.' })
+		stopDepthMm: z.number().meta({ description: 'Depth at which the backing then stands.' }),
+		stopBy: z
+			.enum(['depth', 'turns', 'length'])
+			.meta({ description: 'Which of the three leaves the gap surest.' }),
+		surprise,
+		ranges: z.object({
+			backingChangeM: range,
+			turns: range,
+			stopDepthMm: range,
+			gapByDepthMm: range.meta({ description: 'The gap after changing the backing to the stop depth.' }),
+			gapByLengthMm: range.meta({ description: 'The gap after changing its length.' })
+		})
 	})
 	.meta({ id: 'CorrectResponse' });
 
@@ -231,6 +274,7 @@ export const ReverseFillRequest = z
 		gapMm: gapMm.optional(),
 		lineDepthMm: depthMm.meta({ description: 'Read with the line alone on the bare arbor.' }),
 		turns: turns.meta({ description: 'Turns of backing over the line, to the gap.' }),
+		places,
 		backing: StrandInput
 	})
 	.meta({ id: 'ReverseFillRequest' });
@@ -240,7 +284,10 @@ export const ReverseFillResponse = z
 		lengthM: z
 			.number()
 			.meta({ description: 'Backing that belongs under this line, whatever its thickness.' }),
-		layEfficiency: z.number()
+		layEfficiency: z.number(),
+		turns: z.number().meta({ description: 'Turns it takes under the line.' }),
+		stopDepthMm: z.number(),
+		ranges: z.object({ lengthM: range, turns: range, stopDepthMm: range, gapMm: range })
 	})
 	.meta({ id: 'ReverseFillResponse' });
 

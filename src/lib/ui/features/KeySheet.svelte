@@ -16,6 +16,7 @@
 		['← →', 'on the bench: step back and forth'],
 		['T + −', 'on the bench: ten turns, one more, one less'],
 		['Z', 'on the bench: take the last back'],
+		['X', 'on the bench: I lost count'],
 		['W', 'on the bench: something is wrong'],
 		['L', 'on the bench: read the step aloud, when that is on'],
 		['F', 'on the bench: the whole screen'],

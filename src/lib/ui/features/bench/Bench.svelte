@@ -6,6 +6,7 @@
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
 	import { jobOf } from '$lib/bench/job';
+	import { stopNow } from '$lib/bench/readings';
 	import { showDuration, spoken } from '$lib/wording/phrase';
 	import type { Winding } from '$lib/inventory/winding';
 	import type { SetupForm } from '$lib/setup/form';
@@ -50,22 +51,26 @@
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
-	const job = $derived(jobOf(setup.form, workout, preferences.schools));
-	const work = $derived(workOf(job, doing));
 	// The bench is made anew for another set-up, or another job.
 	// svelte-ignore state_referenced_locally
 	const run = browser ? new Run(setup.id, jobText(doing), begun?.id) : undefined;
+	/** What is read on the way moves the stop, and with it what the steps say. */
+	const moved = $derived(run && workout.stopIndex >= 0 ? stopNow(run.state, workout) : undefined);
+	const job = $derived(jobOf(setup.form, workout, preferences.schools, moved));
+	const work = $derived(workOf(job, doing));
 	// svelte-ignore state_referenced_locally
 	const bench = new BenchState(() => work, tempo, begun, run, wound);
 	const step = $derived(bench.step);
 
 	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
+	/** What is wound; and when the gap is looked at, what lies outermost. */
+	const windingAt = $derived(step?.kind === 'gap' ? workout.parts.length - 1 : Math.max(index, 0));
 	const winding =
 		run &&
 		new WindingState(
 			run,
 			() => workout,
-			() => Math.max(index, 0)
+			() => windingAt
 		);
 	const link = run && new CounterLink(run, () => (step?.kind === 'wind' ? step.part : undefined));
 
@@ -250,7 +255,7 @@
 				setupId={setup.id}
 				{job}
 				{doing}
-				plan={job.plan}
+				plan={jobOf(setup.form, workout, preferences.schools).plan}
 				elsewhere={wound}
 				run={() => run?.id}
 				counted={{

@@ -1,27 +1,30 @@
 <script lang="ts">
-	import { correct, parseLength } from '$lib/core';
-	import { showLong, showSmall, showTurns, smallUnit } from '$lib/wording/units';
-	import { wordIssue } from '$lib/wording/issues';
-	import type { Workout } from '$lib/setup/evaluate-form';
+	import { parseLength } from '$lib/core';
+	import { showLong, showSmall, showSmallRange, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
+	import Readings from './Readings.svelte';
+	import type { WindingState } from './winding.svelte';
 
-	/** The gap with everything on, and what that means for the backing. */
-	let { run, workout }: { run: Run; workout: Workout } = $props();
+	/** The gap with everything on, and what that means for the backing. `winding` is that of the outermost part. */
+	let { run, winding, wantedMm }: { run: Run; winding: WindingState; wantedMm: number } = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const small = $derived(smallUnit(units));
 	/** A change smaller than this is within what a rule can say, mm of gap. */
 	const ENOUGH_MM = 0.5;
+	/** Low end of the gap under which it may rub, mm. */
+	const RUBS_MM = 0;
 
-	const spool = $derived(workout.known.spool);
-	const top = $derived(workout.parts.at(-1)!);
+	const spool = $derived(winding.spool);
 	/** A gap is kept as the depth of the outermost surface. */
 	const rimToFrameMm = $derived(spool.gapFromRadiusMm - spool.rimRadiusMm);
-	const read = $derived(run.state.depths.get(top.id));
-	const gapMm = $derived(read && read.depthMm + rimToFrameMm);
-	const corrected = $derived(gapMm === undefined ? undefined : correct(workout.problem, gapMm));
+	const read = $derived(
+		run.state.readings.filter(({ part, finished }) => part === winding.part.id && finished)
+	);
+	const seenMm = $derived(read.length > 0 ? read.at(-1)!.depthMm + rimToFrameMm : undefined);
+	const now = $derived(winding.estimate);
 
 	let text = $state('');
 	let trouble = $state<string>();
@@ -33,7 +36,12 @@
 				? undefined
 				: `Measure from the line to the frame or rim: less than ${showSmall(limit, units)}.`;
 		if (trouble || !mm.ok) return;
-		void run.add({ kind: 'depth', part: top.id, depthMm: mm.value - rimToFrameMm });
+		void run.add({
+			kind: 'depth',
+			part: winding.part.id,
+			depthMm: mm.value - rimToFrameMm,
+			finished: true
+		});
 		text = '';
 	}
 </script>
@@ -46,7 +54,7 @@
 	}}
 >
 	<Field
-		label="Gap that you measure"
+		label={read.length > 0 ? 'The same gap in another place' : 'Gap that you measure'}
 		value={text}
 		aside={small}
 		error={trouble}
@@ -54,20 +62,27 @@
 	/>
 	<button type="submit" class="action-quiet min-h-12" disabled={text.trim() === ''}>Write in</button>
 </form>
-{#if gapMm !== undefined}
+{#if seenMm !== undefined}
 	<p class="mt-3 max-w-[52ch] text-[21px]" role="status" data-correction>
-		{showSmall(gapMm, units)} seen, {showSmall(workout.fit.gapMm, units)} planned.
-		{#if Math.abs(gapMm - workout.fit.gapMm) <= ENOUGH_MM}
+		{showSmall(seenMm, units)} seen, {showSmall(wantedMm, units)} planned.
+		{#if Math.abs(seenMm - wantedMm) <= ENOUGH_MM}
 			That is it.
-		{:else if corrected?.ok}
-			{@const { backingChangeMm, turns, stopDepthMm } = corrected.value}
-			{backingChangeMm < 0 ? 'Take off' : 'Add'}
-			<b>{showLong(Math.abs(backingChangeMm), units)}</b> of backing, about
-			{showTurns(Math.abs(turns))} turns, so that it stands {showSmall(stopDepthMm, units)} below the rim. Or leave
-			it:
-			{backingChangeMm < 0 ? 'if nothing rubs, it will do.' : 'it only winds a little more slowly.'}
-		{:else if corrected}
-			{wordIssue(corrected.issues[0]!).message}
+		{:else if now && !winding.surprise}
+			{@const { turns, lengthMm, stopDepthMm } = now.todo}
+			{turns.value < 0 ? 'Take off' : 'Add'}
+			<b>{showLong(Math.abs(lengthMm.value), units)}</b> of backing, about
+			{showTurns(Math.abs(turns.value))} turns. It then ends {showSmall(stopDepthMm.value, units)} below the rim{now.stopBy ===
+			'depth'
+				? ''
+				: '; the turns are surer than the depth here'}. Or leave it:
+			{turns.value < 0 ? 'if nothing rubs, it will do.' : 'it only winds a little more slowly.'}
 		{/if}
 	</p>
+	{#if now && !winding.surprise && now.gap.asItIs.range.low < RUBS_MM}
+		<p class="mt-2 max-w-[52ch] text-[17px] text-warn" data-second-place>
+			The gap is {showSmallRange(now.gap.asItIs.range.low, now.gap.asItIs.range.high, units)}, nine times out
+			of ten, so it may rub. Measure it in a second place.
+		</p>
+	{/if}
 {/if}
+<Readings {winding} />

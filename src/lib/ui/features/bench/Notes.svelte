@@ -9,6 +9,7 @@
 	import type { Run } from '../../state/run.svelte';
 	import type { BenchState } from './bench-state.svelte';
 	import { smallJpeg } from './photo';
+	import { TAKEN_AS_SAYS } from './surprise';
 
 	/** Remarks and photos of the step in hand, and everything that was noted, each of which can be undone. */
 	interface Props {
@@ -53,6 +54,10 @@
 				return `On a coil: ${event.label}`;
 			case 'loop-test':
 				return `Loop test: ${formatNumber(Math.abs(loopTest(event.bightMm, event.spins).mean), 1)} turns a metre`;
+			case 'lost-count':
+				return `Count of the ${name(event.part)} lost`;
+			case 'taken-as':
+				return `About that depth: ${TAKEN_AS_SAYS[event.as]}`;
 			case 'tug':
 				return `Tug test: ${event.result}`;
 			default:
@@ -66,7 +71,7 @@
 			case 'tool':
 				return `${first.here ? 'There' : 'Not there'}: ${first.tool.replace(/^part:/, '')}`;
 			case 'turns':
-				return `${showTurns(turns)} turns on the ${name(first.part)}${first.by === 'pace' ? ', at a pace' : first.by === 'weight' ? ', weighed' : ''}`;
+				return `${showTurns(turns)} turns on the ${name(first.part)}${first.by === 'pace' ? ', at a pace' : first.by === 'weight' ? ', weighed' : first.by === 'set' ? ', count set by hand' : ''}`;
 			case 'counter':
 				return `${showTurns(turns)} turns on the ${name(first.part)}, by the counter`;
 			case 'depth':

@@ -32,8 +32,8 @@
 	<ToolList {tools} here={bench.tools} ontick={(tool, here) => void run?.add({ kind: 'tool', tool, here })} />
 {:else if run && winding && link && step.kind === 'wind'}
 	<Counter {run} {winding} {link} />
-{:else if run && step.kind === 'gap'}
-	<GapReading {run} {workout} />
+{:else if run && winding && step.kind === 'gap'}
+	<GapReading {run} {winding} wantedMm={workout.fit.gapMm} />
 {:else if run && step.kind === 'tie'}
 	{#key step.id}
 		<CoilLabel {run} part={step.part!} usual={coilName(step.part!)} />

@@ -1,4 +1,5 @@
-import { layShown, traverseAt, turnsToRadius, windingAfter } from '$lib/core';
+import { estimate, traverseAt, windingAfter, type Estimate, type TakenAs } from '$lib/core';
+import { readingsOf } from '$lib/bench/readings';
 import type { Part } from '$lib/setup/read-strands';
 import type { Workout } from '$lib/setup/evaluate-form';
 import type { Run } from '../../state/run.svelte';
@@ -8,7 +9,16 @@ const WARN_TURNS = 25;
 /** How many times the planned length a count can follow. */
 const BEYOND = 4;
 
-/** One part while it is wound: what is on, what is left, how deep it should stand, where it should lie. */
+/** One reading of a run with what it said and what it changed. */
+export interface ReadingNow {
+	readonly id: string;
+	readonly told: Estimate['readings'][number];
+}
+
+/**
+ * One part while it is wound: what is on, what is left, how deep it should stand, where it should lie. All of it is read from one
+ * estimate of the set-up and everything that was read and counted in this run.
+ */
 export class WindingState {
 	readonly #run: Run;
 	readonly #workout: () => Workout;
@@ -31,40 +41,89 @@ export class WindingState {
 		if (!this.toDepth) return planned;
 		return { ...planned, sections: planned.sections.map((s) => ({ ...s, lengthMm: BEYOND * s.lengthMm })) };
 	});
-	readonly turns = $derived.by(() => this.#run.state.turns.get(this.part.id) ?? 0);
-	readonly reading = $derived.by(() => this.#run.state.depths.get(this.part.id));
-	/** η that the last pause has shown, else the planned one. */
-	readonly lay = $derived.by(() =>
-		layShown(this.spool, this.layer.innerRadiusMm, this.component, this.reading)
+	/** Turns as they were counted. */
+	readonly counted = $derived.by(() => this.#run.state.turns.get(this.part.id) ?? 0);
+	/** The count was lost, and nobody has set it since. */
+	readonly lost = $derived.by(() => this.#run.state.lost.has(this.part.id));
+	readonly #told = $derived.by(() => readingsOf(this.#run.state, this.#workout(), this.#index()));
+	/** Undefined for a stack in which no strand is wound to the gap. */
+	readonly estimate = $derived.by(() => {
+		const { problem, spreads } = this.#workout();
+		const told = estimate(
+			problem,
+			this.#told.map(({ reading }) => reading),
+			spreads
+		);
+		return told.ok ? told.value : undefined;
+	});
+	/** Everything that was read, the newest last. */
+	readonly readings: readonly ReadingNow[] = $derived.by(() =>
+		this.#told.flatMap(({ id }, i) => {
+			const told = this.estimate?.readings[i];
+			return id !== undefined && told ? [{ id, told }] : [];
+		})
 	);
+	/** What was noted with a reading: when, how deep, with how many turns on. */
+	noted(id: string): { at: number; depthMm: number; turns: number } | undefined {
+		const found = this.#run.state.readings.find((reading) => reading.id === id);
+		return found && { at: found.at, depthMm: found.depthMm, turns: found.turns.get(found.part) ?? 0 };
+	}
+	/** The reading that nobody has explained yet, if there is one. */
+	readonly surprise = $derived.by(() => this.readings.findLast(({ told }) => told.surprise));
+	/** Something tells how much is on: a count that holds, or a depth since it was lost. */
+	readonly placed = $derived.by(() => {
+		if (!this.lost) return true;
+		const loss = this.#run.state.lost.get(this.part.id);
+		return this.#run.state.readings.some(
+			({ part, lost, id }) => part === this.part.id && lost.get(part) === loss && !this.#isSurprise(id)
+		);
+	});
+	#isSurprise = (id: string): boolean => this.readings.some((r) => r.id === id && r.told.surprise);
+	/** Turns that are on. */
+	readonly turns = $derived.by(() => (this.lost ? (this.estimate?.going?.turns.value ?? 0) : this.counted));
+	/** η as the readings have it, else the planned one. */
+	readonly lay = $derived.by(() => this.estimate?.going?.layEfficiency.value ?? this.component.layEfficiency);
+	readonly #startRadiusMm = $derived.by(() => {
+		const start = this.estimate?.going?.startDepthMm.value;
+		return start === undefined
+			? this.layer.innerRadiusMm
+			: Math.max(this.spool.rimRadiusMm - start, this.spool.arborRadiusMm);
+	});
 	readonly now = $derived.by(() =>
-		windingAfter(this.spool, this.layer.innerRadiusMm, this.component, this.turns, this.lay)
+		windingAfter(this.spool, this.#startRadiusMm, this.component, this.turns, this.lay)
 	);
-	/** Turns to the planned surface at that lay: a level strand goes on until it is there, a line until it is on. */
-	readonly target = $derived.by(() =>
-		this.toDepth
-			? turnsToRadius(
-					this.spool,
-					this.layer.innerRadiusMm,
-					this.layer.outerRadiusMm,
-					this.component.sections[0]!.startDiameterMm,
-					this.lay
-				)
-			: this.turns + this.now.turnsLeft
-	);
-	readonly left = $derived.by(() => this.target - this.turns);
+	readonly depthMm = $derived.by(() => this.estimate?.going?.depthMm.value ?? this.now.depthMm);
+	readonly lengthMm = $derived.by(() => this.estimate?.going?.lengthMm.value ?? this.now.lengthMm);
+	/** Depth at which it ends: for the strand that is wound to the gap, the one that leaves the gap. */
+	readonly stopDepthMm = $derived.by(() => this.estimate?.going?.endDepthMm.value ?? this.layer.depthMm);
+	readonly left = $derived.by(() => this.estimate?.going?.turnsLeft.value ?? this.now.turnsLeft);
+	/** The final gap, wound to that depth, or as it comes with what is on. */
+	readonly gap = $derived.by(() => (this.toDepth ? this.estimate?.gap.byDepth : this.estimate?.gap.asItIs));
 	/** How near the stop is. A count that has not begun is near nothing, however short the part. */
 	readonly stage: 'on' | 'near' | 'stop' = $derived.by(() =>
 		this.left < 0.5 ? 'stop' : this.turns > 0 && this.left <= WARN_TURNS ? 'near' : 'on'
 	);
 	readonly traverse = $derived.by(() =>
-		traverseAt(this.spool, this.layer.innerRadiusMm, this.component, this.now, this.lay)
+		traverseAt(this.spool, this.#startRadiusMm, this.component, this.now, this.lay)
 	);
 
-	add(turns: number, by: 'hand' | 'pace' | 'weight' = 'hand'): void {
+	add(turns: number, by: 'hand' | 'pace' | 'weight' | 'set' = 'hand'): void {
 		void this.#run.add({ kind: 'turns', part: this.part.id, turns, ...(by !== 'hand' && { by }) });
+	}
+	setCount(turns: number): void {
+		this.add(turns - this.counted, 'set');
+	}
+	loseCount(): void {
+		void this.#run.add({ kind: 'lost-count', part: this.part.id });
 	}
 	readDepth(depthMm: number): void {
 		void this.#run.add({ kind: 'depth', part: this.part.id, depthMm });
+	}
+	takeAs(reading: string, as: TakenAs): void {
+		void this.#run.add({ kind: 'taken-as', of: reading, as });
+	}
+	/** Takes a reading out. */
+	strike(reading: string): void {
+		void this.#run.add({ kind: 'undo', of: reading });
 	}
 }

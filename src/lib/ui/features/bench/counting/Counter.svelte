@@ -6,12 +6,13 @@
 	import { isShortcut } from '../../../state/shortcuts';
 	import Segmented from '../../../primitives/Segmented.svelte';
 	import { ROLE_NAMES } from '$lib/core';
-	import { showLong, showRetrieve, showSmall, showTurns } from '$lib/wording/units';
+	import { showLong, showRetrieve, showSmall, showSmallRange, showTurns } from '$lib/wording/units';
 	import type { WindingState } from '../winding.svelte';
 	import CounterWay from './CounterWay.svelte';
 	import LinkState from './LinkState.svelte';
 	import PaceWay from './PaceWay.svelte';
 	import Pause from './Pause.svelte';
+	import Readings from '../Readings.svelte';
 	import ScaleWay from './ScaleWay.svelte';
 	import TapWay from './TapWay.svelte';
 	import Traverse from './Traverse.svelte';
@@ -36,7 +37,7 @@
 	] as const satisfies readonly { value: CountingWay; label: string }[];
 	const way = $derived(hands.get('way'));
 
-	const stopDepth = $derived(showSmall(winding.layer.depthMm, units));
+	const stopDepth = $derived(showSmall(winding.stopDepthMm, units));
 	const [stopAmount = '', stopUnit = ''] = $derived(stopDepth.split(' '));
 
 	// Said once, when the count gets there; not when the page opens on a count that is there already.
@@ -60,7 +61,8 @@
 		t: () => winding.add(hands.get('batch')),
 		'+': () => winding.add(1),
 		'-': () => winding.add(-1),
-		z: () => void run.undo()
+		z: () => void run.undo(),
+		x: () => winding.loseCount()
 	};
 	function onkeydown(event: KeyboardEvent): void {
 		const act = KEYS[event.key];
@@ -94,13 +96,15 @@
 				</p>
 				<p class="figure text-[112px] leading-[0.95] font-bold tracking-tighter" data-left>
 					<span class={winding.stage === 'near' ? 'px-1 marked' : ''}
-						>{showTurns(Math.abs(winding.left))}</span
+						>{winding.placed ? showTurns(Math.abs(winding.left)) : '?'}</span
 					>
 				</p>
 			</div>
 			<div>
-				<p class="figure text-[16px] text-soft">turns on</p>
-				<p class="figure text-[64px] leading-none font-bold" data-turns>{showTurns(winding.turns)}</p>
+				<p class="figure text-[16px] text-soft">{winding.lost ? 'turns on, about' : 'turns on'}</p>
+				<p class="figure text-[64px] leading-none font-bold" data-turns>
+					{winding.placed ? showTurns(winding.turns) : '?'}
+				</p>
 			</div>
 		{/if}
 		<dl class="figure grid grid-cols-[auto_auto] gap-x-3 text-[19px] leading-snug">
@@ -109,9 +113,16 @@
 				<dd><span class="px-1 font-semibold marked" data-stop>{stopDepth}</span> below the rim</dd>
 			{/if}
 			<dt class="text-soft">expect now</dt>
-			<dd data-depth>{showSmall(winding.now.depthMm, units)} below the rim</dd>
+			<dd data-depth>{showSmall(winding.depthMm, units)} below the rim</dd>
 			<dt class="text-soft">on</dt>
-			<dd data-length>{showLong(winding.now.lengthMm, units)}</dd>
+			<dd data-length>{showLong(winding.lengthMm, units)}</dd>
+			{#if winding.gap && winding.placed}
+				<dt class="text-soft">gap at the end</dt>
+				<dd data-gap>
+					{showSmall(winding.gap.value, units)}
+					({showSmallRange(winding.gap.range.low, winding.gap.range.high, units)})
+				</dd>
+			{/if}
 			<dt class="text-soft">a turn takes</dt>
 			<dd>{showRetrieve(winding.now.retrieveMm, units)}</dd>
 		</dl>
@@ -158,4 +169,5 @@
 	</div>
 	{#if way === 'counter' || link.state !== 'off'}<LinkState {link} />{/if}
 	<Pause {winding} sync={run.sync} />
+	<Readings {winding} />
 </section>

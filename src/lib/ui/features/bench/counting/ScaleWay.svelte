@@ -73,7 +73,7 @@
 		<button
 			type="button"
 			class="mt-2 action min-h-14 px-6 text-[20px]"
-			onclick={() => winding.add(Math.round(turns) - winding.turns, 'weight')}
+			onclick={() => winding.add(Math.round(turns) - winding.counted, 'weight')}
 			>Set the count to {showTurns(turns)}</button
 		>
 	{/if}

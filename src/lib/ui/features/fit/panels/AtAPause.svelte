@@ -51,7 +51,7 @@
 	const corrected = $derived.by(() => {
 		if (!workout || seen.trim() === '') return undefined;
 		const gapMm = parseLength(seen, small);
-		return gapMm.ok ? correct(workout.problem, gapMm.value) : gapMm;
+		return gapMm.ok ? correct(workout.problem, { gapMm: gapMm.value }, workout.spreads) : gapMm;
 	});
 </script>
 

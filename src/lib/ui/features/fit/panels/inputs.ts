@@ -10,19 +10,20 @@ const SPOOL_INPUTS: Partial<Record<Share['key'], string>> = {
 	'rated-gap': 'the gap that figure leaves',
 	'arbor-shape': 'the shape of the arbor, not measured',
 	'width-shape': 'the width, not measured',
+	lay: 'how tightly you wind',
 	'depth-reading': 'reading the stop depth'
 };
 
 const PART_INPUTS: Partial<Record<Share['key'], (role: string) => string>> = {
 	diameter: (role) => `thickness of the ${role}`,
 	bulk: (role) => `bulk of the ${role}`,
-	lay: (role) => `how tightly the ${role} lies`
+	lay: (role) => `how tightly the ${role} is wound`
 };
 
 /** What an uncertain input is called, for a person. */
 export function inputName({ key, component }: Omit<Share, 'share'>, workout: Workout): string {
 	const role = workout.parts[component ?? -1]?.role;
-	return PART_INPUTS[key]?.(role ? ROLE_NAMES[role] : 'part') ?? SPOOL_INPUTS[key] ?? key;
+	return (role && PART_INPUTS[key]?.(ROLE_NAMES[role])) ?? SPOOL_INPUTS[key] ?? key;
 }
 
 /** What to do about it. */

@@ -1,0 +1,46 @@
+/** A square matrix, row by row. */
+export type Matrix = readonly (readonly number[])[];
+
+/**
+ * Lower triangle L of a symmetric positive definite matrix, A = LLᵀ (G. H. Golub & C. F. Van Loan, Matrix Computations, 4.2).
+ *
+ * @throws RangeError for a matrix that is not positive definite
+ */
+export function choleskyOf(matrix: Matrix): number[][] {
+	const lower = matrix.map((row) => row.map(() => 0));
+	for (let i = 0; i < matrix.length; i++)
+		for (let j = 0; j <= i; j++) {
+			let sum = matrix[i]![j]!;
+			for (let k = 0; k < j; k++) sum -= lower[i]![k]! * lower[j]![k]!;
+			if (i === j) {
+				if (!(sum > 0)) throw new RangeError(`not positive definite: ${sum} on the diagonal at ${i}`);
+				lower[i]![i] = Math.sqrt(sum);
+			} else lower[i]![j] = sum / lower[j]![j]!;
+		}
+	return lower;
+}
+
+/** x of LLᵀx = b. */
+export function solveCholesky(lower: Matrix, b: readonly number[]): number[] {
+	const x = [...b];
+	for (let i = 0; i < x.length; i++) {
+		for (let k = 0; k < i; k++) x[i]! -= lower[i]![k]! * x[k]!;
+		x[i]! /= lower[i]![i]!;
+	}
+	for (let i = x.length - 1; i >= 0; i--) {
+		for (let k = i + 1; k < x.length; k++) x[i]! -= lower[k]![i]! * x[k]!;
+		x[i]! /= lower[i]![i]!;
+	}
+	return x;
+}
+
+/** Inverse of a symmetric positive definite matrix. */
+export function inverseOf(matrix: Matrix): number[][] {
+	const lower = choleskyOf(matrix);
+	return matrix.map((_, i) =>
+		solveCholesky(
+			lower,
+			matrix.map((_, j) => (i === j ? 1 : 0))
+		)
+	);
+}
