@@ -21,11 +21,15 @@ function counted({ turns, lost }: Amounts, { id }: Part) {
  * What is on of the strand that is wound to the gap, once something goes over it: as counted; where nobody counted it to its end,
  * about as planned.
  */
-function underneath({ parts, problem, fit, stopIndex }: Setup, amounts: Amounts): Reading[] {
+function underneath(
+	{ parts, problem, fit, stopIndex }: Setup,
+	amounts: Amounts,
+	lostAt: string | undefined
+): Reading[] {
 	const part = parts[stopIndex];
 	if (!part || isKnown(problem.stack[stopIndex]!)) return [];
 	const planned = fit.layers[stopIndex]!;
-	const on = counted(amounts, part);
+	const on = { ...(lostAt !== undefined && { lost: { id: lostAt } }), ...counted(amounts, part) };
 	if (on.turns >= COUNTED_SHARE * planned.turns || on.lost)
 		return [{ kind: 'amount', component: stopIndex, ...on }];
 	const { lengthMm } = planned;
@@ -49,6 +53,8 @@ export function readingsOf(state: RunState, setup: Setup, going: number): Told[]
 	const { spool } = known;
 	const top = parts.length - 1;
 	const stopId = parts[stopIndex]?.id;
+	// A gap may show that the count under it was lost.
+	const lostAt = state.readings.find((r) => r.finished && r.takenAs === 'lost-count')?.id;
 	const told: Told[] = [];
 	const note = (readings: readonly Reading[], id?: string): void => {
 		for (const reading of readings) told.push({ reading, id });
@@ -59,7 +65,7 @@ export function readingsOf(state: RunState, setup: Setup, going: number): Told[]
 		const { depthMm, takenAs } = reading;
 		const on = counted(reading, parts[component]!);
 		const nobodyCounted = on.turns === 0 && on.lost === undefined;
-		if (component > stopIndex) note(underneath(setup, reading));
+		if (component > stopIndex) note(underneath(setup, reading, lostAt));
 		if (reading.finished || (component === top && component !== stopIndex && nobodyCounted))
 			note(
 				[{ kind: 'gap', gapMm: depthMm + spool.gapFromRadiusMm - spool.rimRadiusMm, takenAs }],
@@ -67,7 +73,7 @@ export function readingsOf(state: RunState, setup: Setup, going: number): Told[]
 			);
 		else note([{ kind: 'depth', component, depthMm, takenAs, ...(!nobodyCounted && on) }], reading.id);
 	}
-	if (going > stopIndex) note(underneath(setup, state));
+	if (going > stopIndex) note(underneath(setup, state, lostAt));
 	if (going >= 0) note([{ kind: 'amount', component: going, ...counted(state, parts[going]!) }]);
 	return told;
 }

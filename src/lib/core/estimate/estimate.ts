@@ -216,10 +216,18 @@ export function estimate(
 	return belief.ok ? ok(estimateOf(belief.value)) : belief;
 }
 
-/** Only what to do now: what a method is played with, many times. Issues: those of {@link believe}. */
+/**
+ * Only what to do now, by somebody who reads carefully: a depth that surprises is read again, and then taken for what it is, a strand
+ * that takes other room than was thought. What a method is played with, many times. Issues: those of {@link believe}.
+ */
 export function decide(problem: Problem, readings: readonly Reading[], spreads: Spreads): Result<Todo> {
 	const belief = believe(problem, readings, spreads);
 	if (!belief.ok) return belief;
-	const { posterior, story, stop } = belief.value;
-	return ok(rightTodo(posterior.world, story, stop, problem));
+	const { posterior, story, stop, judged } = belief.value;
+	if (!judged.some(({ surprise }) => surprise)) return ok(rightTodo(posterior.world, story, stop, problem));
+	return decide(
+		problem,
+		readings.map((reading, i) => (judged[i]!.surprise ? { ...reading, takenAs: 'other-room' } : reading)),
+		spreads
+	);
 }

@@ -1,8 +1,8 @@
 import { gradient, posterior, varianceAlong, type Observed, type Posterior } from './posterior';
-import type { TakenAs } from './reading';
+import type { Reading, TakenAs } from './reading';
 import { COUNT_SHARE, type Told } from './story';
 import { ofSpool, ofStrand, OTHER_TIMES } from './labels';
-import { countOff, type State, type World } from './world';
+import { countOff, type Lying, type State, type World } from './world';
 
 /** A reading further from what was expected than this, in standard deviations, is a question to whoever took it. */
 export const SURPRISE_Z = 3;
@@ -21,12 +21,18 @@ const LOST_SHARE = 0.35;
 
 const normal = (z: number, sigma: number): number => Math.exp((-z * z) / 2) / sigma;
 
+/** The strand whose count a reading stands on: its own, or the one under everything whose gap was read. */
+function countedIn(reading: Reading, { amounts }: Lying, stop: number): number | undefined {
+	const component = reading.kind === 'depth' ? reading.component : reading.kind === 'gap' ? stop : -1;
+	return amounts[component]?.turns === undefined ? undefined : component;
+}
+
 /** Explanations of a reading that contradicts `belief`, the most plausible first: how likely the reading is under each. */
 export function plausible(
 	state: State,
 	belief: Posterior<World>,
 	observed: readonly Observed<World>[],
-	{ reading, observed: own }: Told,
+	{ reading, lying, observed: own }: Told,
 	stop: number
 ): Explanation[] {
 	const [one] = own;
@@ -40,12 +46,11 @@ export function plausible(
 		const sigma = Math.hypot(Math.sqrt(varianceAlong(then.covariance, slope)), one.sigma);
 		return normal((one.value - one.predict(then.world)) / sigma, sigma);
 	};
-	const counted = reading.kind === 'depth' && reading.turns !== undefined ? reading : undefined;
+	const counted = countedIn(reading, lying, stop);
 	const lost = (): number => {
-		if (!counted) return 0;
-		const at = state.placeOf(countOff(counted.component));
+		if (counted === undefined) return 0;
 		const slope = gradient(state, belief.at, one.predict);
-		const perSigma = slope[at] ?? 0;
+		const perSigma = slope[state.placeOf(countOff(counted))] ?? 0;
 		const own = varianceAlong(belief.covariance, slope);
 		const sigma = Math.hypot(Math.sqrt(own), perSigma * (LOST_SHARE / COUNT_SHARE), one.sigma);
 		return normal((one.value - one.predict(belief.world)) / sigma, sigma);

@@ -14,7 +14,9 @@ export interface Rung {
 	readonly gapErrorMm: number;
 	/** The gap is off by less than this nineteen times in twenty, mm. */
 	readonly gapError95Mm: number;
+	/** Chance that the line touches rim or frame, and that less than {@link TIGHT_MM} is left. */
 	readonly rubProbability: number;
+	readonly tightProbability: number;
 	/** Handle turns beyond winding everything on once. */
 	readonly extraTurns: number;
 }
@@ -25,6 +27,9 @@ export interface Ladder {
 	/** Why: it is the least work that keeps both limits, or nothing does and it errs least. */
 	readonly because: 'least-work-that-is-safe' | 'errs-least';
 }
+
+/** A gap under which knots and uneven winding touch, mm. Assumption. */
+const TIGHT_MM = 1;
 
 /** Chance of rubbing, and gap error, that a method may have and still be recommended. Assumptions. */
 export const RUB_LIMIT = 0.05;
@@ -38,6 +43,7 @@ export function summariseMethod(slug: MethodSlug, played: readonly Played[], gap
 		gapErrorMm: Math.sqrt(mean(errors.map((e) => e * e))),
 		gapError95Mm: quantileSorted(errors, 0.95),
 		rubProbability: shareBelow(gaps, 0),
+		tightProbability: shareBelow(gaps, TIGHT_MM),
 		extraTurns: mean(played.map((p) => p.extraTurns))
 	};
 }

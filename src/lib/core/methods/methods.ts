@@ -33,7 +33,7 @@ export interface Method {
 /** Share of the planned turns at which the pause comes: late enough to be exact, early enough to act on. */
 export const PAUSE_SHARE = 0.8;
 
-/** Places round the spool at which a careful method lays the rule; it takes the mean. */
+/** Places round the spool at which every method lays the rule, so that they can be compared; it takes the mean. */
 const PLACES = 2;
 
 const once = (world: World, stop: Surface): Played => ({
@@ -71,7 +71,7 @@ const calculation: Method = {
 /** The computed depth, read with a rule. */
 const stopDepth: Method = {
 	slug: 'stop-depth',
-	play: (world, { solved }) => once(world, world.windToDepth(solved.stopDepthMm))
+	play: (world, { solved }) => once(world, world.windToDepth(solved.stopDepthMm, PLACES))
 };
 
 /** A pause to read the depth, the remaining turns counted, and the rule once more at the end. */

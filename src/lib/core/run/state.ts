@@ -134,7 +134,7 @@ class Folding {
 				const reading = this.readings.find(({ id }) => id === event.of);
 				if (!reading) break;
 				reading.takenAs = event.as;
-				if (event.as !== 'lost-count') break;
+				if (event.as !== 'lost-count' || reading.finished) break;
 				// The loss is from before the reading, and holds for what is counted after it.
 				reading.lost.set(reading.part, reading.id);
 				this.lost.set(reading.part, reading.id);

@@ -236,7 +236,8 @@ export const MethodsResponse = z
 			z.object({
 				method: z.enum(slugs),
 				gapError95Mm: z.number(),
-				rubProbability: z.number(),
+				rubProbability: z.number().meta({ description: 'Chance that the line touches rim or frame.' }),
+				tightProbability: z.number().meta({ description: 'Chance that less than 1 mm is left.' }),
 				extraTurns: z.number()
 			})
 		),

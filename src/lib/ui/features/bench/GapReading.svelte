@@ -5,6 +5,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
 	import Readings from './Readings.svelte';
+	import Surprise from './Surprise.svelte';
 	import type { WindingState } from './winding.svelte';
 
 	/** The gap with everything on, and what that means for the backing. `winding` is that of the outermost part. */
@@ -85,4 +86,5 @@
 		</p>
 	{/if}
 {/if}
+<Surprise {winding} />
 <Readings {winding} />

@@ -14,6 +14,7 @@
 	import Pause from './Pause.svelte';
 	import Readings from '../Readings.svelte';
 	import ScaleWay from './ScaleWay.svelte';
+	import Surprise from '../Surprise.svelte';
 	import TapWay from './TapWay.svelte';
 	import Traverse from './Traverse.svelte';
 
@@ -140,6 +141,7 @@
 		{/if}
 	</p>
 
+	<Surprise {winding} />
 	<Traverse {winding} />
 
 	<div class="mt-4 max-w-xl">
