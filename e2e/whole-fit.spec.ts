@@ -73,8 +73,14 @@ test('a backing by wraps on a rule, and a part of given length', async ({ page }
 	expect(await answer(page, 'stop-depth')).toBe(depth);
 	await page.getByRole('radio', { name: 'I say how much' }).click();
 	await page.getByLabel('Length', { exact: true }).fill('60 yd');
-	await expect(page.locator('[data-answer="judgement"]')).toContainText('to spare');
+	await expect(page.locator('[data-answer="judgement"]')).toContainText(/Another \d+ yd would leave it/);
 	await expect.poll(() => answer(page, 'gap')).toBeGreaterThan(4);
+	// More than goes on: what it leaves, and how much of it to leave off.
+	await page.getByLabel('Length', { exact: true }).fill('150 yd');
+	await expect(page.getByRole('heading', { name: 'Gap with 150 yd of backing' })).toBeVisible();
+	await expect(page.locator('[data-answer="judgement"]')).toContainText(/Leave \d+ yd off: wind \d+ yd/);
+	expect(await answer(page, 'length')).toBe(150);
+	expect(await answer(page, 'turns')).toBeGreaterThan(600);
 });
 
 test('the stack by mouse: preset, add, drag, remove', async ({ page }) => {

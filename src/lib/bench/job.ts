@@ -45,6 +45,23 @@ export interface StopNow {
 	readonly turns: number;
 }
 
+function planOf({ stopIndex, fit }: Workout, bare: boolean, now: StopNow | undefined): JobSetup['plan'] {
+	const stop = fit.layers[stopIndex];
+	const planned: StopNow = {
+		lengthMm: stop?.lengthMm ?? 0,
+		stopDepthMm: stop?.depthMm ?? 0,
+		turns: stop?.turns ?? 0
+	};
+	const { lengthMm, stopDepthMm, turns } = now ?? planned;
+	return {
+		lengthMm: bare ? 0 : lengthMm,
+		stopDepthMm,
+		turns,
+		gapMm: fit.gapMm,
+		lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
+	};
+}
+
 /**
  * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
  * the job leaves it out: the line goes on the arbor.
@@ -71,13 +88,7 @@ export function jobOf(
 		...(stopPart !== undefined && { stopPart }),
 		schools: techniquesOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
-		plan: {
-			lengthMm: bare ? 0 : (now?.lengthMm ?? stop!.lengthMm),
-			stopDepthMm: now?.stopDepthMm ?? stop?.depthMm ?? 0,
-			turns: now?.turns ?? stop?.turns ?? 0,
-			gapMm: fit.gapMm,
-			lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
-		}
+		plan: planOf(workout, bare, now)
 	};
 }
 

@@ -40,6 +40,12 @@ export type IssueDetail =
 	| { code: 'no_line_takes'; spaceMm3: number; least: number; most: number }
 	| { code: 'no_turns_yet' }
 	| { code: 'nothing_to_correct' }
+	| {
+			code: 'rating_contradicts_measures';
+			rimDiameterMm: number;
+			arborDiameterMm: number;
+			widthMm: number;
+	  }
 	| { code: 'rating_beyond_measures'; ratedSpaceMm3: number; roomMm3: number };
 
 export type Issue = IssueDetail & { path: Path };

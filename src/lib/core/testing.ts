@@ -1,6 +1,7 @@
 import { spoolOf, type SpoolSource } from './calibrate/source';
 import { solveFit, type Fit } from './fit/solve';
 import type { Result } from './issues';
+import { headOf, type LineSection } from './line/sections';
 import type { Spool } from './spool';
 import type { Problem } from './uncertainty/inputs';
 
@@ -32,3 +33,19 @@ export const DISHED: SpoolSource = {
 		{ radiusMm: 43, widthMm: 24 }
 	]
 };
+
+/** What is left when `lengthMm` is cut off the rear (the start). Empty when nothing is. */
+export function cutFromRear(sections: readonly LineSection[], lengthMm: number): LineSection[] {
+	const kept: LineSection[] = [];
+	let toCut = lengthMm;
+	for (const section of sections) {
+		const cut = Math.min(Math.max(toCut, 0), section.lengthMm);
+		toCut -= section.lengthMm;
+		if (cut === 0) kept.push(section);
+		else if (cut < section.lengthMm) {
+			const startDiameterMm = headOf(section, cut).endDiameterMm;
+			kept.push({ ...section, lengthMm: section.lengthMm - cut, startDiameterMm });
+		}
+	}
+	return kept;
+}

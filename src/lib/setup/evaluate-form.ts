@@ -1,12 +1,14 @@
 import {
 	judge,
 	ok,
+	rightLength,
 	type BackingMaterial,
 	type Issue,
 	type LineClass,
 	type Path,
 	type Problem,
 	type Result,
+	type RightLength,
 	type Verdict
 } from '$lib/core';
 import { leaderUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
@@ -35,6 +37,8 @@ export interface Workout extends Evaluation {
 	/** What the line is, or comes to: what is usual under it goes by that. */
 	readonly line: LineClass;
 	readonly material?: BackingMaterial;
+	/** Where the backing's length was given: how much of it would be right. */
+	readonly given?: RightLength;
 	readonly swaps: readonly SwapFit[];
 	readonly leaderMm: number;
 }
@@ -134,12 +138,14 @@ export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
 	const swaps = swapsOf(form.fill, evaluated.value, units, reader);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const material = parts[stopIndex]?.material;
+	const given = rightLength(problem, stopIndex);
 	return ok({
 		...evaluated.value,
 		verdict: judge(problem, fit, estimate, line),
 		parts,
 		line,
 		...(material && { material }),
+		...(given && { given }),
 		swaps,
 		leaderMm
 	});

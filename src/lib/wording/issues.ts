@@ -82,6 +82,8 @@ const WORDS: Words = {
 	no_turns_yet: () => 'Count the turns that are on: a checkpoint needs some.',
 	nothing_to_correct: () =>
 		'No component is left open, so there is nothing to take off or add: leave the length of the backing out.',
+	rating_contradicts_measures: ({ rimDiameterMm, arborDiameterMm, widthMm }) =>
+		`These figures and measures don't go together: they make a spool of ${mm(rimDiameterMm)} across the rims, ${mm(arborDiameterMm)} across the arbor and ${mm(widthMm)} wide. Check the figure, the rim and the width, or leave a measure out.`,
 	rating_beyond_measures: () =>
 		"The maker's figure claims more than a spool of this rim and width can hold, even with no arbor: check both, or raise the maker's allowance."
 };

@@ -16,20 +16,36 @@ export const DEFAULT_MAKERS_ALLOWANCE = 0.1;
 export const RATED_GAP_MM = 4;
 export const RATED_GAP_SIGMA_MM = 1;
 
-/** 1σ of the space behind one figure, as a share: makers round, and wind with lines of their own. Assumption. */
+/**
+ * 1σ of the space behind a box's figures, as a share. What one maker's optimism does is the same in all figures of a reel; beside it
+ * each is rounded, and wound with a line of the maker's own. One figure is off by a tenth. Assumptions.
+ */
+const MAKERS_OPTIMISM_SPREAD = 0.08;
 export const RATED_BULK_SPREAD = 0.06;
+export const ratedSpread = (figures: number): number =>
+	Math.hypot(MAKERS_OPTIMISM_SPREAD, RATED_BULK_SPREAD / Math.sqrt(figures));
 
 /** A figure further than this from what the others say is named as the odd one out: three of its spreads. */
 const ODD_ONE_OUT = 3 * RATED_BULK_SPREAD;
+
+/** How a fill that lies there differs from an ordinary one, as factors: who winds the new one wound this one too. */
+export interface SameHand {
+	readonly backingDiameter: number;
+	readonly backingLay: number;
+	readonly lineLay: number;
+}
+export const ORDINARY_HAND: SameHand = { backingDiameter: 1, backingLay: 1, lineLay: 1 };
 
 /**
  * Space on the spool that a rating stands for, mm³: its bulk C = aL + V over the packing of an ordinary
  * hand, the maker's allowance taken off L.
  */
-export const ratedSpaceMm3 = (rating: Rating, makersAllowance: number): number =>
-	(crossSectionMm2(rating.backingDiameterMm) * rating.backingLengthMm * (1 - makersAllowance)) /
-		packingFraction(BACKING_LAY_EFFICIENCY) +
-	totalVolumeMm3(rating.line) / packingFraction(LINE_LAY_EFFICIENCY);
+export const ratedSpaceMm3 = (rating: Rating, makersAllowance: number, hand = ORDINARY_HAND): number =>
+	(crossSectionMm2(rating.backingDiameterMm * hand.backingDiameter) *
+		rating.backingLengthMm *
+		(1 - makersAllowance)) /
+		packingFraction(BACKING_LAY_EFFICIENCY * hand.backingLay) +
+	totalVolumeMm3(rating.line) / packingFraction(LINE_LAY_EFFICIENCY * hand.lineLay);
 
 const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
 
@@ -46,9 +62,13 @@ export interface RatingConsistency {
 }
 
 /** Weighs ratings against each other: with three or more, one that stands apart is named and left out. */
-export function weighRatings(ratings: readonly Rating[], makersAllowance: number): RatingConsistency {
+export function weighRatings(
+	ratings: readonly Rating[],
+	makersAllowance: number,
+	hand?: SameHand
+): RatingConsistency {
 	if (ratings.length === 0) throw new RangeError('no ratings to weigh');
-	const spaces = ratings.map((rating) => ratedSpaceMm3(rating, makersAllowance));
+	const spaces = ratings.map((rating) => ratedSpaceMm3(rating, makersAllowance, hand));
 	const awayFromRest = spaces.map((space, i) =>
 		spaces.length > 1 ? Math.abs(space / mean(spaces.filter((_, j) => j !== i)) - 1) : 0
 	);

@@ -2,12 +2,14 @@ import { fail, ok, type Result } from '../issues';
 import { findRoot } from '../numeric/root';
 import { spoolFromProfile, straightSpool, type ProfilePoint, type Spool } from '../spool';
 import {
-	RATED_BULK_SPREAD,
+	ORDINARY_HAND,
 	RATED_GAP_MM,
 	RATED_GAP_SIGMA_MM,
+	ratedSpread,
 	weighRatings,
 	type Rating,
-	type RatingConsistency
+	type RatingConsistency,
+	type SameHand
 } from './ratings';
 
 export interface MeasuredSource {
@@ -37,6 +39,8 @@ export interface RatedSource {
 	readonly bulkSpread: number;
 	readonly gapSigmaMm: number;
 	readonly shape: SpoolShape;
+	/** Of a fill that lies there: how whoever wound it differs from an ordinary hand. Undefined for a maker's figures. */
+	readonly hand?: SameHand | undefined;
 	readonly rimDiameterMm?: number | undefined;
 	readonly widthMm?: number | undefined;
 	readonly frameDiameterMm?: number | undefined;
@@ -81,10 +85,12 @@ const roomMm3 = (rim: number, arbor: number, width: number, gap: number): number
  * arbor to be worked out; where they were not measured, {@link SpoolShape} stands in.
  */
 function ratedSpool(source: RatedSource): Result<KnownSpool> {
-	const consistency = weighRatings(source.ratings, source.makersAllowance);
+	const consistency = weighRatings(source.ratings, source.makersAllowance, source.hand);
 	const spaceMm3 = consistency.spaceMm3 * source.spaceFactor;
 	const measures = measuresForSpace(source, spaceMm3);
 	if (!measures.ok) return measures;
+	const odd = noSuchSpool(measures.value);
+	if (odd) return odd;
 	const built = straightSpool({ ...measures.value, frameDiameterMm: source.frameDiameterMm });
 	if (!built.ok) return built;
 	const estimated: Measure[] = ['arbor'];
@@ -97,6 +103,22 @@ interface Measures {
 	rimDiameterMm: number;
 	arborDiameterMm: number;
 	widthMm: number;
+}
+
+/** Arbor and width of a spool against its rim: beyond these nobody makes one, and a figure or a measure is a slip. Assumption. */
+const ARBOR_OVER_RIM = { least: 0.12, most: 0.85 } as const;
+const WIDTH_OVER_RIM = { least: 0.06, most: 0.9 } as const;
+
+function noSuchSpool({
+	rimDiameterMm,
+	arborDiameterMm,
+	widthMm
+}: Measures): ReturnType<typeof fail> | undefined {
+	const within = (value: number, { least, most }: { least: number; most: number }): boolean =>
+		value >= least * rimDiameterMm && value <= most * rimDiameterMm;
+	return within(arborDiameterMm, ARBOR_OVER_RIM) && within(widthMm, WIDTH_OVER_RIM)
+		? undefined
+		: fail({ code: 'rating_contradicts_measures', rimDiameterMm, arborDiameterMm, widthMm });
 }
 
 function measuresForSpace(source: RatedSource, spaceMm3: number): Result<Measures> {
@@ -143,17 +165,20 @@ export const ratedSource = (
 ): RatedSource => ({
 	kind: 'rated',
 	ratedGapMm: RATED_GAP_MM,
-	bulkSpread: RATED_BULK_SPREAD,
+	bulkSpread: ratedSpread(given.ratings.length),
 	gapSigmaMm: RATED_GAP_SIGMA_MM,
 	spaceFactor: 1,
 	shape: TYPICAL_SHAPE,
 	...given
 });
 
-/** 1σ of the space behind a fill that is really on the spool: its bulk is known, its lay is somebody's. Assumption. */
-export const KNOWN_FILL_SPREAD = 0.04;
-/** 1σ of a gap measured with a rule or a slip of card, mm. Assumption. */
-export const SEEN_GAP_SIGMA_MM = 0.5;
+/**
+ * 1σ of the space behind a fill that is really on the spool, as a share: its line is another than the new one, and it was laid another
+ * time. What its backing and its winder have in common with the new fill is not in it. Assumption.
+ */
+export const KNOWN_FILL_SPREAD = 0.03;
+/** 1σ of a gap read with a rule, mm. Assumption. */
+export const SEEN_GAP_SIGMA_MM = 0.3;
 
 /**
  * A spool known by what is on it now: a figure with no maker's optimism in it, and a gap that was looked
@@ -166,6 +191,7 @@ export function knownFillSource(given: { fill: Rating; gapMm: number } & Measure
 	return {
 		...ratedSource({ ratings: [fill], makersAllowance: 0, ...measured }),
 		ratedGapMm: gapMm + insideRimMm,
+		hand: ORDINARY_HAND,
 		bulkSpread: KNOWN_FILL_SPREAD,
 		gapSigmaMm: SEEN_GAP_SIGMA_MM
 	};

@@ -25,6 +25,8 @@ export interface Excess {
 	readonly gapMm: number;
 	/** Length to cut off the rear of the outermost component so that it keeps the wanted gap. */
 	readonly lengthMm: number;
+	/** All of the outermost component would have to go, and that is not enough. */
+	readonly notEnough: boolean;
 }
 
 export interface Fit {
@@ -97,7 +99,7 @@ function excessOver(spool: Spool, stack: readonly KnownComponent[], wantedMm: nu
 	const tooMuchMm3 = stack.reduce((total, component) => total + spaceMm3(component), 0) - targetMm3;
 	const outer = stack.at(-1)!;
 	const lengthMm = rearLengthOfVolume(outer.sections, tooMuchMm3 * packingFraction(outer.layEfficiency));
-	return { gapMm: wantedMm - gapMm, lengthMm };
+	return { gapMm: wantedMm - gapMm, lengthMm, notEnough: tooMuchMm3 > spaceMm3(outer) };
 }
 
 /**

@@ -25,6 +25,13 @@ export type MoreBacking =
 	| { kind: 'smaller-gap'; gapMm: number; lengthMm: number }
 	| { kind: 'shorter-line'; cutMm: number };
 
+/** A length that falls short by less than this share of it is the same length, rounded. */
+const ROUNDING_SHARE = 1e-5;
+
+/** Whether a length is as much as is wanted. */
+export const isEnough = (lengthMm: number, leastMm: number): boolean =>
+	lengthMm >= leastMm * (1 - ROUNDING_SHARE);
+
 /** What is there to work with: the open component, its spool, and how much space is missing. */
 interface Shortage {
 	readonly problem: Problem;
@@ -69,7 +76,7 @@ function shorter({ problem, missingMm3 }: Shortage): MoreBacking | undefined {
 export function moreBacking(problem: Problem, planned: Fit, leastMm: number): MoreBacking[] {
 	const { solved, fits } = planned;
 	const built = spoolOf(problem.source);
-	if (!solved || !built.ok || (fits && solved.lengthMm >= leastMm)) return [];
+	if (!solved || !built.ok || (fits && isEnough(solved.lengthMm, leastMm))) return [];
 	const open = problem.stack[solved.index]!;
 	if (isKnown(open)) return [];
 	const { spool } = built.value;

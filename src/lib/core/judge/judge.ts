@@ -125,7 +125,7 @@ function lighterLine(problem: Problem, line: LineClass): Alternative | undefined
  */
 export function judge(problem: Problem, fit: Fit, estimate: FirstOrder, line: LineClass): Verdict {
 	if (!fit.fits) {
-		const excess = fit.excess ?? { gapMm: 0, lengthMm: 0 };
+		const excess = fit.excess ?? { gapMm: 0, lengthMm: 0, notEnough: false };
 		const tight = fit.gapMm > 0 ? { kind: 'no-backing' as const, gapMm: fit.gapMm } : undefined;
 		const over = overMm3(problem, fit);
 		const remedies = [

@@ -14,15 +14,8 @@ import {
 	type Taper
 } from './class';
 import { BACKING_MATERIALS, findMaterial } from './material';
-import {
-	cutFromRear,
-	headOf,
-	level,
-	massG,
-	sectionVolumeMm3,
-	totalLengthMm,
-	totalVolumeMm3
-} from './sections';
+import { headOf, level, massG, sectionVolumeMm3, totalLengthMm, totalVolumeMm3 } from './sections';
+import { cutFromRear } from '../testing';
 
 const TAPER_FIRST_FT = 30;
 const classes = ['WF', 'DT', 'L'].flatMap((taper) =>

@@ -49,22 +49,6 @@ export function headOf(section: LineSection, lengthMm: number): LineSection {
 	return { lengthMm, startDiameterMm: d0, endDiameterMm: d0 + (d1 - d0) * share };
 }
 
-/** What is left when `lengthMm` is cut off the rear (the start). Empty when nothing is. */
-export function cutFromRear(sections: readonly LineSection[], lengthMm: number): LineSection[] {
-	const kept: LineSection[] = [];
-	let toCut = lengthMm;
-	for (const section of sections) {
-		const cut = Math.min(Math.max(toCut, 0), section.lengthMm);
-		toCut -= section.lengthMm;
-		if (cut === 0) kept.push(section);
-		else if (cut < section.lengthMm) {
-			const startDiameterMm = headOf(section, cut).endDiameterMm;
-			kept.push({ ...section, lengthMm: section.lengthMm - cut, startDiameterMm });
-		}
-	}
-	return kept;
-}
-
 /** Mass of the sections for a material of `densityGPerCm3`, grams. */
 export const massG = (sections: readonly LineSection[], densityGPerCm3: number): number =>
 	(totalVolumeMm3(sections) / 1000) * densityGPerCm3;

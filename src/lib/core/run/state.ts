@@ -3,11 +3,13 @@ import type { TakenAs } from '../estimate/reading';
 import type {
 	DepthEvent,
 	LoopTestEvent,
+	LostCountEvent,
 	PhotoEvent,
 	RemarkEvent,
 	RemedyEvent,
 	RunEvent,
 	StepEvent,
+	TakenAsEvent,
 	ToolEvent,
 	TugEvent
 } from './events';
@@ -125,21 +127,10 @@ class Folding {
 				this.#tick(event);
 				break;
 			case 'depth':
-				this.#read(event);
-				break;
 			case 'lost-count':
-				this.lost.set(event.part, event.id);
+			case 'taken-as':
+				this.#measure(event);
 				break;
-			case 'taken-as': {
-				const reading = this.readings.find(({ id }) => id === event.of);
-				if (!reading) break;
-				reading.takenAs = event.as;
-				if (event.as !== 'lost-count' || reading.finished) break;
-				// The loss is from before the reading, and holds for what is counted after it.
-				reading.lost.set(reading.part, reading.id);
-				this.lost.set(reading.part, reading.id);
-				break;
-			}
 			case 'remedy':
 				this.remedies.push(event);
 				this.#takeOff(event);
@@ -165,6 +156,20 @@ class Folding {
 		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
 	}
 
+	#measure(event: DepthEvent | LostCountEvent | TakenAsEvent): void {
+		if (event.kind === 'depth') return this.#read(event);
+		if (event.kind === 'lost-count') {
+			this.lost.set(event.part, event.id);
+			return;
+		}
+		const reading = this.readings.find(({ id }) => id === event.of);
+		if (!reading) return;
+		reading.takenAs = event.as;
+		if (event.as !== 'lost-count' || reading.finished) return;
+		// The loss is from before the reading, and holds for what is counted after it.
+		reading.lost.set(reading.part, reading.id);
+		this.lost.set(reading.part, reading.id);
+	}
 	#read({ id, at, part, depthMm, finished = false }: DepthEvent): void {
 		this.depths.set(part, { depthMm, turns: this.turns.get(part) ?? 0 });
 		this.readings.push({

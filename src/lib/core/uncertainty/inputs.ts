@@ -1,3 +1,4 @@
+import type { SameHand } from '../calibrate/ratings';
 import {
 	TYPICAL_SHAPE_SIGMA,
 	type ProfileSource,
@@ -150,18 +151,24 @@ const LAY_PARTS = { winder: 1 / 2, family: 1 / 4, strand: 1 / 4 } as const;
  */
 function layInputs(stack: Stack, { layShare }: Spreads): UncertainInput[] {
 	const common = (component: Component): boolean => component.spreads?.layShare === undefined;
-	const of = (part: number, holds: (component: Component) => boolean): UncertainInput => ({
+	const of = (part: number, family?: Family): UncertainInput => ({
 		key: 'lay',
-		shift: (p, z) => ({
-			...p,
-			stack: p.stack.map((c, i) => (holds(stack[i]!) ? tighter(c, z * layShare * Math.sqrt(part)) : c))
-		})
+		shift: (p, z) => {
+			const ln = z * layShare * Math.sqrt(part);
+			const holds = (c: Component): boolean => common(c) && (family === undefined || familyOf(c) === family);
+			const fills = (own: Family): number => (family === undefined || family === own ? Math.exp(ln) : 1);
+			return {
+				...p,
+				source: withFill(p.source, ({ backingLay, lineLay }) => ({
+					backingLay: backingLay * fills('backing'),
+					lineLay: lineLay * fills('line')
+				})),
+				stack: p.stack.map((c, i) => (holds(stack[i]!) ? tighter(c, ln) : c))
+			};
+		}
 	});
 	const families = new Set(stack.filter(common).map(familyOf));
-	const shared = [
-		of(LAY_PARTS.winder, common),
-		...[...families].map((family) => of(LAY_PARTS.family, (c) => common(c) && familyOf(c) === family))
-	];
+	const shared = [of(LAY_PARTS.winder), ...[...families].map((family) => of(LAY_PARTS.family, family))];
 	const own = stack.map((component, index): UncertainInput => {
 		const sigma = component.spreads?.layShare ?? layShare * Math.sqrt(LAY_PARTS.strand);
 		return {
@@ -173,17 +180,44 @@ function layInputs(stack: Stack, { layShare }: Spreads): UncertainInput[] {
 	return families.size > 0 ? [...shared, ...own] : own;
 }
 
+/** The same backing, by its nominal diameter, mm. */
+const SAME_BACKING_MM = 0.005;
+
+/** A fill that is known lies there with what it has in common with the new one moved as well. */
+const withFill = (source: SpoolSource, moved: (hand: SameHand) => Partial<SameHand>): SpoolSource =>
+	source.kind === 'rated' && source.hand
+		? { ...source, hand: { ...source.hand, ...moved(source.hand) } }
+		: source;
+
+const sameBacking = (source: SpoolSource, component: Component): boolean =>
+	source.kind === 'rated' &&
+	source.hand !== undefined &&
+	!isKnown(component) &&
+	source.ratings.every(
+		({ backingDiameterMm }) => Math.abs(backingDiameterMm - component.diameterMm) < SAME_BACKING_MM
+	);
+
 /** Every uncertain input of a problem: independent standard-normal deviations, which together make what is correlated. */
 export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainInput[] {
 	const spool = sourceShifts(problem.source, spreads).map(([key, moved]): UncertainInput => ({
 		key,
 		shift: (p, z) => ({ ...p, source: moved(p.source, z) })
 	}));
+	const same = (component: Component): boolean => sameBacking(problem.source, component);
 	const stack = problem.stack.flatMap((component, index) =>
 		componentShifts(component, spreads).map(([key, moved]): UncertainInput => ({
 			key,
 			component: index,
-			shift: (p, z) => ({ ...p, stack: p.stack.with(index, moved(p.stack[index]!, z)) })
+			shift: (p, z) => {
+				const [before, after] = [p.stack[index]!, moved(p.stack[index]!, z)];
+				const source =
+					key === 'diameter' && same(component) && !isKnown(before) && !isKnown(after)
+						? withFill(p.source, ({ backingDiameter }) => ({
+								backingDiameter: (backingDiameter * after.diameterMm) / before.diameterMm
+							}))
+						: p.source;
+				return { ...p, source, stack: p.stack.with(index, after) };
+			}
 		}))
 	);
 	return [...spool, ...stack, ...layInputs(problem.stack, spreads)];

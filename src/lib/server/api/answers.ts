@@ -10,6 +10,7 @@ import {
 	runoutOf,
 	simulation,
 	within,
+	isEnough,
 	moreBacking,
 	type Fit,
 	type Result,
@@ -41,7 +42,7 @@ const retrieveOf = (spool: Spool, fit: Fit) => ({
 /** What a worked-out set-up answers. */
 export function fitAnswer({ known, fit, estimate }: Evaluation): FromMm<z.output<typeof FitResponse>> {
 	const { spool, estimated, consistency } = known;
-	const { gapMm, lengthMm, turns, stopDepthMm } = estimate.ranges;
+	const { gapMm, gapByLengthMm, lengthMm, turns, stopDepthMm } = estimate.ranges;
 	return {
 		fits: fit.fits,
 		gapMm: fit.gapMm,
@@ -49,7 +50,7 @@ export function fitAnswer({ known, fit, estimate }: Evaluation): FromMm<z.output
 		...(fit.excess && { over: fit.excess }),
 		components: componentsOf(fit),
 		retrieve: retrieveOf(spool, fit),
-		ranges: { gapMm, ...(fit.solved && { lengthMm, turns, stopDepthMm }) },
+		ranges: { gapMm, gapByLengthMm, ...(fit.solved && { lengthMm, turns, stopDepthMm }) },
 		spool: {
 			rimDiameterMm: 2 * spool.rimRadiusMm,
 			arborDiameterMm: 2 * spool.arborRadiusMm,
@@ -208,7 +209,7 @@ export const enough = question(
 		const { problem, fit: wound } = read.value;
 		const lengthMm = wound.fits ? (wound.solved?.lengthMm ?? 0) : 0;
 		return ok({
-			enough: lengthMm >= leastMm,
+			enough: isEnough(lengthMm, leastMm),
 			lengthMm,
 			ways: moreBacking(problem, wound, leastMm).map((way) =>
 				way.kind === 'thinner-backing' ? { ...way, material: way.material.slug } : way

@@ -162,9 +162,9 @@ export const FitResponse = z
 				stopDepthMm: z.number()
 			})
 			.optional(),
-		over: z.object({ gapMm: z.number(), lengthM: z.number() }).optional().meta({
+		over: z.object({ gapMm: z.number(), lengthM: z.number(), notEnough: z.boolean() }).optional().meta({
 			description:
-				'Only when it does not fit: by how much the gap falls short, and how much to cut off the rear of the outermost component.'
+				'Only when it does not fit: by how much the gap falls short, and how much to cut off the rear of the outermost component. notEnough: that is all of it, and it still does not fit.'
 		}),
 		components: z.array(
 			z.object({
@@ -182,7 +182,8 @@ export const FitResponse = z
 			.meta({ description: 'Line taken in by one turn, full and on the bare arbor.' }),
 		ranges: z
 			.object({
-				gapMm: range,
+				gapMm: range.meta({ description: 'Wound to the stop depth by a rule.' }),
+				gapByLengthMm: range.meta({ description: 'Wound by the length.' }),
 				lengthM: range.optional(),
 				turns: range.optional(),
 				stopDepthMm: range.optional()

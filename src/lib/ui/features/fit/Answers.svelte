@@ -2,8 +2,10 @@
 	import { formatNumber, fromMm, retrievePerTurnMm, ROLE_NAMES } from '$lib/core';
 	import {
 		longUnit,
+		showLong,
 		showLongRange,
 		showRetrieve,
+		showSmall,
 		showSmallRange,
 		showTurns,
 		smallUnit
@@ -29,9 +31,26 @@
 			.slice(workout.stopIndex + 1)
 			.join(', ')
 	);
-	/** Nothing is looked for: everything on the spool was given. */
+	/** Nothing is looked for: everything on the spool was given, and the gap is the answer. */
 	const given = $derived(solved === undefined);
+	const stop = $derived(fit.layers[workout.stopIndex]);
+	const right = $derived(workout.given);
+	const leftWords = (leftMm: number): string =>
+		leftMm > 0 ? `leave ${showLong(leftMm, units)} of it off` : `${showLong(-leftMm, units)} more would fit`;
 </script>
+
+{#snippet headline(label: string, value: string | undefined, name: string)}
+	<h2 class="text-[15px] font-semibold">{label}</h2>
+	<p class="figure mt-1 leading-none" data-answer={name}>
+		{#if value === undefined}
+			<span class="text-[40px] font-bold">no backing</span>
+		{:else}
+			<span class="px-1 text-[64px] font-bold tracking-tight marked">{value}</span><span
+				class="ml-1.5 text-[22px] font-medium">{small}</span
+			>
+		{/if}
+	</p>
+{/snippet}
 
 {#snippet row(label: string, value: string, unit: string, note: string, name: string)}
 	<div class="grid grid-cols-[1fr_auto] items-baseline border-t border-hair py-2">
@@ -44,53 +63,81 @@
 {/snippet}
 
 <div class={stale ? 'opacity-45' : ''} aria-live="polite" aria-atomic="true">
-	<h2 class="text-[15px] font-semibold">Stop winding backing at</h2>
-	<p class="figure mt-1 leading-none" data-answer="stop-depth">
-		{#if showsDepth}
-			<span class="px-1 text-[64px] font-bold tracking-tight marked"
-				>{formatNumber(fromMm(solved!.stopDepthMm, small), decimals)}</span
-			><span class="ml-1.5 text-[22px] font-medium">{small}</span>
-		{:else}
-			<span class="text-[40px] font-bold">{given ? 'all given' : 'no backing'}</span>
-		{/if}
-	</p>
-	<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
-		{#if showsDepth}
-			below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whatever the
-			backing
-		{:else}
-			{given
-				? 'every length was given, so the gap is the answer'
-				: 'the line alone fills this spool past the gap you want'}
-		{/if}
-	</p>
-	<dl>
-		{@render row(
-			'Backing',
-			formatNumber(fromMm(solved?.lengthMm ?? 0, long), 0),
-			long,
-			showsDepth
-				? `${showLongRange(ranges.lengthMm.low, ranges.lengthMm.high, units)}, nine times in ten`
-				: 'none fits',
-			'length'
-		)}
-		{@render row(
-			'Handle turns',
-			showTurns(solved?.turns ?? 0),
-			'',
-			showsDepth
-				? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}${above ? `, then ${above}` : ''}`
-				: above,
-			'turns'
-		)}
-		{@render row(
-			'Gap when done',
+	{#if given}
+		{@render headline(
+			stop ? `Gap with ${showLong(stop.lengthMm, units)} of backing` : 'Gap with all of it on',
 			formatNumber(fromMm(fit.gapMm, small), decimals),
-			small,
-			`${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}; one turn then brings in ${showRetrieve(retrieveMm, units)}`,
 			'gap'
 		)}
-	</dl>
+		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
+			{showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, nine times in ten; you want
+			{showSmall(workout.problem.gapMm, units)}
+		</p>
+		{#if stop}
+			<dl>
+				{@render row(
+					'Backing',
+					formatNumber(fromMm(stop.lengthMm, long), 0),
+					long,
+					right ? leftWords(right.leftMm) : 'as you gave it',
+					'length'
+				)}
+				{@render row('Handle turns', showTurns(stop.turns), '', above ? `then ${above}` : '', 'turns')}
+				{@render row(
+					'Backing ends',
+					formatNumber(fromMm(stop.depthMm, small), decimals),
+					small,
+					right && right.leftMm > 0 && right.lengthMm > 0
+						? `below the rim with all of it on; ${showSmall(right.stopDepthMm, units)} leaves the gap you want`
+						: 'below the rim',
+					'stop-depth'
+				)}
+			</dl>
+		{/if}
+	{:else}
+		{@render headline(
+			'Stop winding backing at',
+			showsDepth ? formatNumber(fromMm(solved!.stopDepthMm, small), decimals) : undefined,
+			'stop-depth'
+		)}
+		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
+			{#if showsDepth}
+				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whatever the
+				backing
+			{:else}
+				the line alone fills this spool past the gap you want
+			{/if}
+		</p>
+		<dl>
+			{@render row(
+				'Backing',
+				formatNumber(fromMm(solved?.lengthMm ?? 0, long), 0),
+				long,
+				showsDepth
+					? `${showLongRange(ranges.lengthMm.low, ranges.lengthMm.high, units)}, nine times in ten`
+					: 'none fits',
+				'length'
+			)}
+			{@render row(
+				'Handle turns',
+				showTurns(solved?.turns ?? 0),
+				'',
+				showsDepth
+					? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}${above ? `, then ${above}` : ''}`
+					: above,
+				'turns'
+			)}
+			{@render row(
+				'Gap when done',
+				formatNumber(fromMm(fit.gapMm, small), decimals),
+				small,
+				showsDepth
+					? `${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)} if you stop by depth, ${showSmallRange(ranges.gapByLengthMm.low, ranges.gapByLengthMm.high, units)} by length; one turn then brings in ${showRetrieve(retrieveMm, units)}`
+					: `${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}; one turn then brings in ${showRetrieve(retrieveMm, units)}`,
+				'gap'
+			)}
+		</dl>
+	{/if}
 	<p class="border-l-[3px] border-now py-0.5 pl-3 text-[16.5px] leading-snug" data-answer="judgement">
 		{judgement(workout, units)}
 	</p>

@@ -47,6 +47,23 @@ describe('the judging sentence', () => {
 		const near = worked(setup(['70 mm', '36 mm', '18 mm'], ({ fill }) => (fill.stack[1] = wf(7))));
 		expect(judgement(near, 'yd-mm')).toMatch(/cut \d+ yd off its rear/);
 	});
+	it('says of a length that one owns what gap it leaves, and how much to leave off or to add', () => {
+		const own = (length: string) =>
+			worked(
+				setup(TROUT, ({ fill }) => {
+					Object.assign(fill.stack[0]!, { length, solve: false });
+				})
+			);
+		const right = worked(setup(TROUT)).fit.solved!.lengthMm / 914.4;
+		expect(judgement(own('200 yd'), 'yd-mm')).toMatch(
+			/^200 yd of backing leaves a gap of \d\.\d mm, and you want 4\.0 mm\. Leave \d+ yd off: wind \d+ yd, and stop \d+\.\d mm below the rim\.$/
+		);
+		expect(judgement(own('300 yd'), 'yd-mm')).toMatch(
+			/^With 300 yd .* stands \d+\.\d mm too high, and rubs\. Leave .* Keep the rest/
+		);
+		expect(judgement(own('60 yd'), 'yd-mm')).toMatch(/Another \d+ yd would leave it\.$/);
+		expect(judgement(own(`${right.toFixed(0)} yd`), 'yd-mm')).toMatch(/leaves the gap you want\.$/);
+	});
 	it('names the measurement that is worth improving', () => {
 		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, by wraps on a rule');
 		expect(

@@ -1,4 +1,4 @@
-import { formatLineClass, type Alternative, type Share } from '$lib/core';
+import { formatLineClass, usualBackingMm, type Alternative, type RightLength, type Share } from '$lib/core';
 import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/wording/units';
 import type { Workout } from '$lib/setup/evaluate-form';
 
@@ -26,9 +26,30 @@ const either = (remedies: readonly Alternative[], units: UnitSystem): string => 
 	return words.length > 1 ? `${words.slice(0, -1).join(', ')}, or ${words.at(-1)!}` : words.join('');
 };
 
+/** A gap off by less than this is the gap that was wanted, mm: no rule shows it. */
+const SAME_GAP_MM = 0.3;
+/** What is left over is worth keeping from here: it goes under the line of a small reel. Common practice. */
+const WORTH_KEEPING_MM = usualBackingMm(4);
+
+/** Of backing whose length was given: the gap it leaves, how much to leave off or what is missing, and what to do with the rest. */
+function givenWords({ fit, problem, stopIndex }: Workout, given: RightLength, units: UnitSystem): string {
+	const own = showLong(fit.layers[stopIndex]!.lengthMm, units);
+	const wanted = showSmall(problem.gapMm, units);
+	if (Math.abs(fit.gapMm - problem.gapMm) < SAME_GAP_MM) return `${own} of backing leaves the gap you want.`;
+	const leaves =
+		fit.gapMm < 0
+			? `With ${own} of backing the line stands ${showSmall(-fit.gapMm, units)} too high, and rubs.`
+			: `${own} of backing leaves a gap of ${showSmall(fit.gapMm, units)}, and you want ${wanted}.`;
+	if (given.leftMm < 0) return `${leaves} Another ${showLong(-given.leftMm, units)} would leave it.`;
+	if (given.lengthMm <= 0) return `${leaves} No backing at all leaves ${wanted} under this line.`;
+	const rest = given.leftMm >= WORTH_KEEPING_MM ? ' Keep the rest: it is enough for a small reel.' : '';
+	return `${leaves} Leave ${showLong(given.leftMm, units)} off: wind ${showLong(given.lengthMm, units)}, and stop ${showSmall(given.stopDepthMm, units)} below the rim.${rest}`;
+}
+
 /** One sentence or two that a practitioner would say of this fit. */
 export function judgement(workout: Workout, units: UnitSystem): string {
-	const { verdict, fit, estimate } = workout;
+	const { verdict, fit, estimate, given } = workout;
+	if (given && (verdict.kind === 'fits' || given.lengthMm > 0)) return givenWords(workout, given, units);
 	if (verdict.kind === 'too-big') {
 		const whole = workout.parts.at(-1)?.role === 'line';
 		const by = whole

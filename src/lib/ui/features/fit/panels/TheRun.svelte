@@ -8,6 +8,7 @@
 		runoutOf,
 		toMm,
 		totalLengthMm,
+		isEnough,
 		moreBacking,
 		type MoreBacking
 	} from '$lib/core';
@@ -89,6 +90,7 @@
 		return typed?.ok ? typed.value : QUARRIES.find(({ slug }) => slug === quarry)!.leastMm;
 	});
 	const haveMm = $derived(workout?.fit.layers[workout.stopIndex]?.lengthMm ?? 0);
+	const enough = $derived(isEnough(haveMm, leastMm));
 	const ways = $derived(workout ? moreBacking(workout.problem, workout.fit, leastMm) : []);
 	const way = (w: MoreBacking): string =>
 		w.kind === 'thinner-backing'
@@ -209,9 +211,9 @@
 			oninput={(value) => (least = value)}
 		/>
 	</div>
-	<p class="mt-2" data-enough={haveMm >= leastMm && workout.fit.fits}>
-		{#if workout.fit.fits && haveMm >= leastMm}
-			{showLong(haveMm, units)} is enough: {showLong(haveMm - leastMm, units)} to spare.
+	<p class="mt-2" data-enough={enough && workout.fit.fits}>
+		{#if workout.fit.fits && enough}
+			{showLong(haveMm, units)} is enough: {showLong(Math.max(haveMm - leastMm, 0), units)} to spare.
 		{:else}
 			{showLong(workout.fit.fits ? haveMm : 0, units)} is {showLong(
 				leastMm - (workout.fit.fits ? haveMm : 0),
@@ -227,5 +229,5 @@
 			{#each ways as w (w.kind)}<li>{way(w)}</li>{/each}
 		</ul>
 	{/if}
-	{#if !workout.fit.fits || haveMm < leastMm}<OtherSpools {fit} {leastMm} />{/if}
+	{#if !workout.fit.fits || !enough}<OtherSpools {fit} {leastMm} />{/if}
 {/if}
