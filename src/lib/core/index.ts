@@ -49,6 +49,7 @@ export {
 	BACKING_LAY_EFFICIENCY,
 	LINE_LAY_EFFICIENCY,
 	MAX_LAY_EFFICIENCY,
+	packingFraction,
 	WINDING_HANDS,
 	type WindingHand
 } from './packing/packing';

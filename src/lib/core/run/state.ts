@@ -1,6 +1,7 @@
 import { counterDeltas, counting, once } from './counting';
 import type { TakenAs } from '../estimate/reading';
 import type {
+	CoilEvent,
 	DepthEvent,
 	LoopTestEvent,
 	LostCountEvent,
@@ -126,11 +127,6 @@ class Folding {
 			case 'tool':
 				this.#tick(event);
 				break;
-			case 'depth':
-			case 'lost-count':
-			case 'taken-as':
-				this.#measure(event);
-				break;
 			case 'remedy':
 				this.remedies.push(event);
 				this.#takeOff(event);
@@ -141,6 +137,24 @@ class Folding {
 			case 'photo':
 				this.photos.push(event);
 				break;
+			case 'undo':
+				return;
+			default:
+				this.#find(event);
+		}
+		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
+	}
+
+	/** What was measured, or found out on the way. */
+	#find(event: DepthEvent | LostCountEvent | TakenAsEvent | CoilEvent | LoopTestEvent | TugEvent): void {
+		switch (event.kind) {
+			case 'depth':
+				return this.#read(event);
+			case 'lost-count':
+				this.lost.set(event.part, event.id);
+				break;
+			case 'taken-as':
+				return this.#takeAs(event);
 			case 'coil':
 				this.coils.set(event.part, event.label);
 				break;
@@ -150,22 +164,13 @@ class Folding {
 			case 'tug':
 				this.tug = event.result;
 				break;
-			case 'undo':
-				return;
 		}
-		this.#note(event, event.kind === 'turns' ? event.turns : event.kind === 'counter' ? delta : 0);
 	}
-
-	#measure(event: DepthEvent | LostCountEvent | TakenAsEvent): void {
-		if (event.kind === 'depth') return this.#read(event);
-		if (event.kind === 'lost-count') {
-			this.lost.set(event.part, event.id);
-			return;
-		}
-		const reading = this.readings.find(({ id }) => id === event.of);
+	#takeAs({ of, as }: TakenAsEvent): void {
+		const reading = this.readings.find(({ id }) => id === of);
 		if (!reading) return;
-		reading.takenAs = event.as;
-		if (event.as !== 'lost-count' || reading.finished) return;
+		reading.takenAs = as;
+		if (as !== 'lost-count' || reading.finished) return;
 		// The loss is from before the reading, and holds for what is counted after it.
 		reading.lost.set(reading.part, reading.id);
 		this.lost.set(reading.part, reading.id);

@@ -12,6 +12,7 @@
 	} from '$lib/wording/units';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import HowWorkedOut from './HowWorkedOut.svelte';
 	import { judgement, measureNext } from './sentence';
 
 	let { workout, stale }: { workout: Workout; stale: boolean } = $props();
@@ -144,4 +145,5 @@
 	{#if measureNext(workout)}
 		<p class="mt-3 text-[13.5px] text-soft">{measureNext(workout)}</p>
 	{/if}
+	<HowWorkedOut {workout} />
 </div>

@@ -105,18 +105,27 @@
 			<dd class="text-[13px] text-soft">{showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}</dd>
 		</div>
 	</dl>
+	{#if told.value.surprise}
+		<p class="mt-2 text-[15px] text-warn" role="status" data-surprise>
+			This depth is far from what these turns should come to, so it was left out. Read it again, and check the
+			count.
+		</p>
+	{/if}
 	<p class="mt-2 text-[14px] text-soft">
 		The whole comes to {showLongRange(
 			told.value.lengthSoFarMm + ranges.lengthMm.low,
 			told.value.lengthSoFarMm + ranges.lengthMm.high,
 			units
-		)}: turns and depth say so, whatever the thickness and the tightness. You lay it {told.value.layEfficiency.toFixed(
-			2
-		)}.
+		)}. Stopped by depth the gap is {showSmallRange(
+			ranges.gapByDepthMm.low,
+			ranges.gapByDepthMm.high,
+			units
+		)}, by turns {showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, nine times in ten.
 	</p>
 {:else if !told}
 	<p class="mt-2 text-[14px] text-soft">
-		Stop at about four fifths, lay the rule across the rims, and type both. What is left follows from them.
+		Stop at about four fifths, lay the rule across the rims, and type both. An early pause says little, a late
+		one a lot.
 	</p>
 {/if}
 
@@ -138,6 +147,9 @@
 				{backingChangeMm < 0 ? 'Take off' : 'Add'}
 				<strong class="figure">{showLong(Math.abs(backingChangeMm), units)}</strong> of backing,
 				<strong class="figure">{showTurns(Math.abs(change))}</strong> turns of it.
+			{/if}
+			{#if corrected.value.surprise}
+				<span class="text-warn">That gap is far from what was planned: measure it again first.</span>
 			{/if}
 		</p>
 	{/if}
