@@ -60,6 +60,13 @@ describe('what was read in a run', () => {
 		expect(readings(set, 0)[0]).toMatchObject({ turns: 630 });
 		expect(readings(set, 0)[0]).not.toHaveProperty('lost');
 	});
+	it('a weight says the count about, until it is set by hand', () => {
+		const weighed = { ...turns(340), by: 'weight', sigmaTurns: 40 } as const;
+		expect(readings(run(turns(200), weighed, turns(10)), 0)).toMatchObject([
+			{ turns: 550, lost: { id: 'e1', sigmaTurns: 40 } }
+		]);
+		expect(readings(run(weighed, { ...turns(5), by: 'set' }), 0)[0]).not.toHaveProperty('lost');
+	});
 	it('said of a depth, it was lost before it; said of a gap, it is the count under it', () => {
 		const said = run(turns(200), depth(14), { kind: 'taken-as', of: 'e1', as: 'lost-count' }, turns(10));
 		expect(readings(said, 0)).toMatchObject([

@@ -14,7 +14,7 @@ type Amounts = Pick<RunReading, 'turns' | 'lost'>;
 /** Turns of a part as they were counted, with the loss of count that still holds. */
 function counted({ turns, lost }: Amounts, { id }: Part) {
 	const loss = lost.get(id);
-	return { turns: turns.get(id) ?? 0, ...(loss !== undefined && { lost: { id: loss } }) };
+	return { turns: turns.get(id) ?? 0, ...(loss !== undefined && { lost: loss }) };
 }
 
 /**

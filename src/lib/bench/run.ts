@@ -25,7 +25,8 @@ export const RunEventShape = z
 		event('turns', {
 			part,
 			turns: z.number().min(-100_000).max(100_000),
-			by: z.enum(COUNTED_BY).optional()
+			by: z.enum(COUNTED_BY).optional(),
+			sigmaTurns: z.number().positive().max(100_000).optional()
 		}),
 		event('counter', {
 			part,

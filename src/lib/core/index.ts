@@ -78,7 +78,9 @@ export {
 export { asSeenAlone, halfFit } from './estimate/asked/half-fit';
 export { checkpoint, type Checkpoint } from './estimate/asked/checkpoint';
 export { correct } from './estimate/asked/correct';
-export { estimate, type Estimate } from './estimate/estimate';
+export { believe } from './estimate/belief';
+export { estimate, estimateOf, type Estimate } from './estimate/estimate';
+export { sampleEstimate } from './estimate/sample';
 export type { Ranged } from './estimate/ranged';
 export { TAKEN_AS, type Reading, type TakenAs } from './estimate/reading';
 export type { Explanation } from './estimate/surprise';

@@ -33,6 +33,8 @@ export interface TurnsEvent extends Common {
 	readonly part: string;
 	readonly turns: number;
 	readonly by?: (typeof COUNTED_BY)[number] | undefined;
+	/** 1σ of the count that this leads to, where it was weighed and not counted. */
+	readonly sigmaTurns?: number | undefined;
 }
 
 /**

@@ -24,6 +24,12 @@ export interface LogEntry {
 	readonly turns: number;
 }
 
+/** A count that is not a count any more: its name, and 1σ where it was found again by weighing. */
+export interface Loss {
+	readonly id: string;
+	readonly sigmaTurns?: number | undefined;
+}
+
 /** A depth that was read, with how much was on then. */
 export interface RunReading {
 	readonly id: string;
@@ -34,8 +40,8 @@ export interface RunReading {
 	readonly finished: boolean;
 	/** Turns that were on each part. */
 	readonly turns: ReadonlyMap<string, number>;
-	/** Losses of count until then that still hold, by part: the name of the loss. */
-	readonly lost: ReadonlyMap<string, string>;
+	/** Losses of count until then that still hold, by part. */
+	readonly lost: ReadonlyMap<string, Loss>;
 	readonly takenAs: TakenAs | undefined;
 	/** Parts that have come off since. */
 	readonly offSince: ReadonlySet<string>;
@@ -52,8 +58,8 @@ export interface RunState {
 	readonly depths: ReadonlyMap<string, { readonly depthMm: number; readonly turns: number }>;
 	/** Every depth that was read and not undone, in order. */
 	readonly readings: readonly RunReading[];
-	/** Parts whose count was lost, with the name of the loss, until it is set by hand. */
-	readonly lost: ReadonlyMap<string, string>;
+	/** Parts whose count was lost, or weighed, until it is set by hand. */
+	readonly lost: ReadonlyMap<string, Loss>;
 	readonly remarks: readonly RemarkEvent[];
 	readonly photos: readonly PhotoEvent[];
 	readonly remedies: readonly RemedyEvent[];
@@ -96,10 +102,10 @@ class Folding {
 	readonly depths = new Map<string, { depthMm: number; turns: number }>();
 	readonly readings: (RunReading & {
 		takenAs: TakenAs | undefined;
-		lost: Map<string, string>;
+		lost: Map<string, Loss>;
 		offSince: Set<string>;
 	})[] = [];
-	readonly lost = new Map<string, string>();
+	readonly lost = new Map<string, Loss>();
 	readonly remarks: RemarkEvent[] = [];
 	readonly photos: PhotoEvent[] = [];
 	readonly remedies: RemedyEvent[] = [];
@@ -117,8 +123,10 @@ class Folding {
 		switch (event.kind) {
 			case 'turns':
 				this.#add(event.part, event.turns);
-				// Whoever sets a count knows it.
+				// Whoever sets a count knows it; a weight says it only about.
 				if (event.by === 'set') this.lost.delete(event.part);
+				else if (event.sigmaTurns !== undefined)
+					this.lost.set(event.part, { id: event.id, sigmaTurns: event.sigmaTurns });
 				break;
 			case 'counter':
 				this.#add(event.part, delta);
@@ -151,7 +159,7 @@ class Folding {
 			case 'depth':
 				return this.#read(event);
 			case 'lost-count':
-				this.lost.set(event.part, event.id);
+				this.lost.set(event.part, { id: event.id });
 				break;
 			case 'taken-as':
 				return this.#takeAs(event);
@@ -172,8 +180,9 @@ class Folding {
 		reading.takenAs = as;
 		if (as !== 'lost-count' || reading.finished) return;
 		// The loss is from before the reading, and holds for what is counted after it.
-		reading.lost.set(reading.part, reading.id);
-		this.lost.set(reading.part, reading.id);
+		const loss = { id: reading.id };
+		reading.lost.set(reading.part, loss);
+		this.lost.set(reading.part, loss);
 	}
 	#read({ id, at, part, depthMm, finished = false }: DepthEvent): void {
 		this.depths.set(part, { depthMm, turns: this.turns.get(part) ?? 0 });

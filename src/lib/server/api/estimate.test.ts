@@ -38,6 +38,19 @@ describe('POST /api/estimate', () => {
 		expect(todo.lengthM.range[0]).toBeLessThan(todo.lengthM.value);
 		expect(gap.asItIsMm.value).toBeGreaterThan(4);
 	});
+	it('samples what it believes: close to its ranges, and the same for a seed', async () => {
+		const readings = [{ kind: 'depth', component: 0, turns: 600, depthMm: 15.6 }];
+		const sent = { fit: FIT, readings, samples: 4000, seed: 7 };
+		const { gap, sampled } = await told(estimated, sent);
+		const [low, high] = gap.byDepthMm.range;
+		const { p05, p95 } = sampled!.byDepth.gapMm;
+		expect((p95 - p05) / (high - low)).toBeCloseTo(1, 1);
+		expect(sampled!.byTurns.rubProbability).toBeLessThan(0.05);
+		// With 600 turns on and nothing more, there is room left and nothing rubs.
+		expect(sampled!.asItIs.rubProbability).toBe(0);
+		expect((await told(estimated, sent)).sampled).toEqual(sampled);
+		expect((await told(estimated, { fit: FIT, readings })).sampled).toBeUndefined();
+	});
 	it('asks about a reading that cannot be, and does not answer from it', async () => {
 		const readings = [{ kind: 'depth', component: 0, turns: 478, depthMm: 21.9 }];
 		const { readings: said, todo } = await told(estimated, { fit: FIT, readings });

@@ -1,4 +1,13 @@
-import { estimate, ok, TAKEN_AS, within, type Ranged, type Reading } from '$lib/core';
+import {
+	believe,
+	estimateOf,
+	ok,
+	sampleEstimate,
+	TAKEN_AS,
+	within,
+	type Ranged,
+	type Reading
+} from '$lib/core';
 import { BOUNDS } from '$lib/setup/bounds';
 import { z } from 'zod';
 import { evaluateFit } from './describe';
@@ -7,6 +16,9 @@ import { question } from './question';
 
 /** Most readings of one set-up: more than anybody takes in a long day, few enough that the answer is quick. */
 const MAX_READINGS = 50;
+
+/** Most samples of one request: a second of one core. */
+const MAX_SAMPLES = 50_000;
 
 const component = z.number().int().min(0).max(100).meta({ description: 'Counted from 0 at the arbor.' });
 const depthMm = bounded(BOUNDS.depth).meta({ description: 'From the rim down to the surface.' });
@@ -91,12 +103,33 @@ export const EstimateRequest = z
 		readings: z
 			.array(ReadingInput)
 			.max(MAX_READINGS)
-			.meta({ description: 'In the order of time. What was told last of a strand is what is on of it.' })
+			.meta({ description: 'In the order of time. What was told last of a strand is what is on of it.' }),
+		samples: z
+			.number()
+			.int()
+			.min(100)
+			.max(MAX_SAMPLES)
+			.optional()
+			.meta({
+				description:
+					'Also sample the posterior so often: the gap as it may come out, and the chance of rubbing.'
+			}),
+		seed: z
+			.number()
+			.int()
+			.min(0)
+			.max(2_147_483_647)
+			.optional()
+			.meta({ description: '1 unless given. The same seed gives the same answer.' })
 	})
 	.meta({ id: 'EstimateRequest' });
 
 const range = z.tuple([z.number(), z.number()]).meta({ description: '5th to 95th percentile.' });
 const ranged = z.object({ value: z.number(), range });
+const sampledGap = z.object({
+	gapMm: z.object({ mean: z.number(), sd: z.number(), p05: z.number(), p50: z.number(), p95: z.number() }),
+	rubProbability: z.number()
+});
 const Explanation = z.object({
 	as: z.enum(['misread', 'lost-count', 'other-room', 'other-spool']),
 	plausibility: z.number()
@@ -159,6 +192,10 @@ export const EstimateResponse = z
 				minutes: z.number()
 			})
 		),
+		sampled: z
+			.object({ byDepth: sampledGap, byTurns: sampledGap, byLength: sampledGap, asItIs: sampledGap })
+			.optional()
+			.meta({ description: 'With samples: the final gap over worlds drawn from what is believed.' }),
 		converged: z.boolean()
 	})
 	.meta({ id: 'EstimateResponse' });
@@ -167,10 +204,10 @@ export const estimated = question(
 	'What to do now, from everything that was read',
 	EstimateRequest,
 	EstimateResponse,
-	({ fit: sent, readings }) => {
+	({ fit: sent, readings, samples, seed = 1 }) => {
 		const read = within(evaluateFit(sent), 'fit');
 		if (!read.ok) return read;
-		const told = estimate(read.value.problem, readings as Reading[], read.value.spreads);
+		const told = believe(read.value.problem, readings as Reading[], read.value.spreads);
 		if (!told.ok)
 			return {
 				ok: false,
@@ -178,10 +215,11 @@ export const estimated = question(
 					issue.path[0] === 'readings' ? issue : { ...issue, path: ['fit', ...issue.path] }
 				)
 			};
-		const { gap, ...rest } = told.value;
+		const { gap, ...rest } = estimateOf(told.value);
 		const { byDepth, byTurns, byLength, asItIs } = gap;
 		return ok({
 			...rest,
+			...(samples !== undefined && { sampled: sampleEstimate(told.value, samples, seed) }),
 			gap: {
 				byDepthMm: byDepth,
 				byTurnsMm: byTurns,

@@ -43,8 +43,9 @@ export class WindingState {
 	});
 	/** Turns as they were counted. */
 	readonly counted = $derived.by(() => this.#run.state.turns.get(this.part.id) ?? 0);
-	/** The count was lost, and nobody has set it since. */
-	readonly lost = $derived.by(() => this.#run.state.lost.has(this.part.id));
+	readonly #loss = $derived.by(() => this.#run.state.lost.get(this.part.id));
+	/** The count was lost or weighed, and nobody has set it since. */
+	readonly lost = $derived.by(() => this.#loss !== undefined);
 	readonly #told = $derived.by(() => readingsOf(this.#run.state, this.#workout(), this.#index()));
 	/** Undefined for a stack in which no strand is wound to the gap. */
 	readonly estimate = $derived.by(() => {
@@ -72,10 +73,10 @@ export class WindingState {
 	readonly surprise = $derived.by(() => this.readings.findLast(({ told }) => told.surprise));
 	/** Something tells how much is on: a count that holds, or a depth since it was lost. */
 	readonly placed = $derived.by(() => {
-		if (!this.lost) return true;
-		const loss = this.#run.state.lost.get(this.part.id);
+		if (!this.#loss || this.#loss.sigmaTurns !== undefined) return true;
 		return this.#run.state.readings.some(
-			({ part, lost, id }) => part === this.part.id && lost.get(part) === loss && !this.#isSurprise(id)
+			({ part, lost, id }) =>
+				part === this.part.id && lost.get(part)?.id === this.#loss?.id && !this.#isSurprise(id)
 		);
 	});
 	#isSurprise = (id: string): boolean => this.readings.some((r) => r.id === id && r.told.surprise);
@@ -107,8 +108,13 @@ export class WindingState {
 		traverseAt(this.spool, this.#startRadiusMm, this.component, this.now, this.lay)
 	);
 
-	add(turns: number, by: 'hand' | 'pace' | 'weight' | 'set' = 'hand'): void {
+	add(turns: number, by: 'hand' | 'pace' | 'set' = 'hand'): void {
 		void this.#run.add({ kind: 'turns', part: this.part.id, turns, ...(by !== 'hand' && { by }) });
+	}
+	/** The count as a weight has it, with its 1σ. */
+	weigh(turns: number, sigmaTurns: number): void {
+		const { id: part } = this.part;
+		void this.#run.add({ kind: 'turns', part, turns: turns - this.counted, by: 'weight', sigmaTurns });
 	}
 	setCount(turns: number): void {
 		this.add(turns - this.counted, 'set');

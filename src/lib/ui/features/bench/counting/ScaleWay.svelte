@@ -73,7 +73,8 @@
 		<button
 			type="button"
 			class="mt-2 action min-h-14 px-6 text-[20px]"
-			onclick={() => winding.add(Math.round(turns) - winding.counted, 'weight')}
+			onclick={() =>
+				winding.weigh(Math.round(turns), turns * (weighed.value.spreadMm / weighed.value.lengthMm))}
 			>Set the count to {showTurns(turns)}</button
 		>
 	{/if}
