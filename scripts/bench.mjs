@@ -56,7 +56,9 @@ function noise() {
 }
 
 async function coreFigures() {
-	const { fitOnce, oracleOnce, simulateOnce, matrixOnce, knotOnce, drawKnotOnce } = await bundled('core');
+	const core = await bundled('core');
+	const { fitOnce, oracleOnce, simulateOnce, estimateOnce, sampleOnce, matrixOnce, knotOnce, drawKnotOnce } =
+		core;
 	const lengthMm = fitOnce();
 	time(fitOnce, 3000);
 	const fits = time(fitOnce, 5000);
@@ -69,6 +71,9 @@ async function coreFigures() {
 	);
 	time(simulateOnce, 2);
 	say('Monte Carlo, 20,000 trials', `${median(time(simulateOnce, 7)).toFixed(0)} ms`, 'aim: under 300 ms');
+	time(estimateOnce, 30);
+	say('an estimate from ten readings', `${median(time(estimateOnce, 50)).toFixed(1)} ms`, 'aim: under 5 ms');
+	say('20,000 samples of it', `${median(time(sampleOnce, 3)).toFixed(0)} ms`, 'aim: under 300 ms');
 	say(
 		'match matrix, 50 spools by 200 lines',
 		`${median(time(matrixOnce, 3)).toFixed(0)} ms`,

@@ -1,4 +1,9 @@
 import {
+	believe,
+	DEFAULT_SPREADS,
+	estimate,
+	sampleEstimate,
+	type Reading,
 	matchPair,
 	parseLineClass,
 	simulate,
@@ -72,6 +77,32 @@ const planned = (() => {
 
 export const simulateOnce = (): number =>
 	simulate(problem, planned, { trials: 20_000, seed: 1 }).rubProbability;
+
+/** Ten readings of a spool, a backing and a line, as a careful person would take them in one job. */
+const READINGS: readonly Reading[] = [
+	{ kind: 'measure', measure: 'rim', valueMm: 84.2 },
+	{ kind: 'measure', measure: 'width', valueMm: 21.1 },
+	{ kind: 'diameter', component: 0, diameterMm: 0.47 },
+	{ kind: 'line-alone', depthMm: 12.4 },
+	...[200, 400, 600, 800].map((turns): Reading => ({
+		kind: 'depth',
+		component: 0,
+		turns,
+		depthMm: 23 - turns * 0.0122
+	})),
+	{ kind: 'amount', component: 0, turns: 900 },
+	{ kind: 'gap', gapMm: 4.2 }
+];
+export function estimateOnce(): number {
+	const told = estimate(problem, READINGS);
+	if (!told.ok) throw new Error(JSON.stringify(told.issues));
+	return told.value.todo.turns.value;
+}
+export function sampleOnce(): number {
+	const belief = believe(problem, READINGS, DEFAULT_SPREADS);
+	if (!belief.ok) throw new Error(JSON.stringify(belief.issues));
+	return sampleEstimate(belief.value, 20_000, 1).byDepth.rubProbability;
+}
 
 const spools = Array.from({ length: 50 }, (_, i) => {
 	const made = straightSpool({ rimDiameterMm: 70 + i / 2, arborDiameterMm: 30, widthMm: 20 });

@@ -1,6 +1,10 @@
 /** What is mutated, and the tests that are to notice. */
 export const AREAS = {
-	fit: { code: 'src/lib/core/fit/*.ts', tests: ['src/lib/core/fit/**/*.test.ts'] },
+	fit: { code: 'src/lib/core/fit/*.ts', tests: ['src/lib/core/{fit,judge}/**/*.test.ts'] },
+	estimate: {
+		code: 'src/lib/core/estimate/**/*.ts',
+		tests: ['src/lib/core/{estimate,calibrate}/**/*.test.ts']
+	},
 	uncertainty: {
 		code: 'src/lib/core/uncertainty/*.ts',
 		tests: ['src/lib/core/uncertainty/**/*.test.ts']

@@ -124,6 +124,9 @@ function noSuchSpool({
 function measuresForSpace(source: RatedSource, spaceMm3: number): Result<Measures> {
 	const { rimDiameterMm: rim, widthMm: width, ratedGapMm: gap } = source;
 	const { arborOverRim, widthOverRim } = source.shape;
+	// Far out in the spreads lies what is no spool: no room, a gap above the rim, an arbor outside it.
+	const possible = spaceMm3 > 0 && gap >= 0 && arborOverRim > 0 && arborOverRim < 1 && widthOverRim > 0;
+	if (!possible) return fail({ code: 'rating_beyond_measures', ratedSpaceMm3: spaceMm3, roomMm3: 0 });
 	if (rim !== undefined && width !== undefined) {
 		const left = (rim / 2 - gap) ** 2 - spaceMm3 / (Math.PI * width);
 		return left > 0 && rim / 2 > gap

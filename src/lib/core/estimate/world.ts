@@ -4,7 +4,7 @@ import { isKnown, spaceMm3, type Component, type Stack } from '../fit/stack';
 import { crossSectionMm2 } from '../line/sections';
 import { packingFraction } from '../packing/packing';
 import type { Spool } from '../spool';
-import type { InputLabel, Problem, UncertainInput } from '../uncertainty/inputs';
+import { tighter, type InputLabel, type Problem, type UncertainInput } from '../uncertainty/inputs';
 import type { Amount } from './reading';
 import type { Space } from './posterior';
 import { areaOfRadius, radiusOfArea, radiusOfVolume, volumeOfRadius } from './surfaces';
@@ -33,6 +33,20 @@ export interface State extends Space<World> {
 	readonly placeOf: (id: string) => number;
 }
 
+/** A problem with every input moved; what only changes how tightly strands lie is added up first, since it is most of them. */
+function movedBy(problem: Problem, inputs: readonly UncertainInput[], x: readonly number[]): Problem {
+	const ln = problem.stack.map(() => 0);
+	let moved = problem;
+	for (let i = 0; i < inputs.length; i++) {
+		const z = x[i]!;
+		if (z === 0) continue;
+		const { layLn, shift } = inputs[i]!;
+		if (layLn) for (let k = 0; k < ln.length; k++) ln[k]! += z * layLn[k]!;
+		else moved = shift(moved, z);
+	}
+	return { ...moved, stack: moved.stack.map((c, k) => (ln[k] === 0 ? c : tighter(c, ln[k]!))) };
+}
+
 export function stateOf(
 	problem: Problem,
 	inputs: readonly UncertainInput[],
@@ -49,7 +63,7 @@ export function stateOf(
 		],
 		placeOf: (id) => places.get(id) ?? -1,
 		worldAt: (x) => {
-			const moved = inputs.reduce((p, { shift }, i) => (x[i] === 0 ? p : shift(p, x[i]!)), problem);
+			const moved = movedBy(problem, inputs, x);
 			const built = spoolOf(moved.source);
 			if (!built.ok || !moved.stack.every(hasBulk)) return undefined;
 			return {

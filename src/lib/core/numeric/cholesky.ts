@@ -7,17 +7,43 @@ export type Matrix = readonly (readonly number[])[];
  * @throws RangeError for a matrix that is not positive definite
  */
 export function choleskyOf(matrix: Matrix): number[][] {
+	const lower = tryCholesky(matrix);
+	if (!lower) throw new RangeError('not positive definite');
+	return lower;
+}
+
+/** The same; undefined where there is none. */
+function tryCholesky(matrix: Matrix): number[][] | undefined {
 	const lower = matrix.map((row) => row.map(() => 0));
 	for (let i = 0; i < matrix.length; i++)
 		for (let j = 0; j <= i; j++) {
 			let sum = matrix[i]![j]!;
 			for (let k = 0; k < j; k++) sum -= lower[i]![k]! * lower[j]![k]!;
 			if (i === j) {
-				if (!(sum > 0)) throw new RangeError(`not positive definite: ${sum} on the diagonal at ${i}`);
+				if (!(sum > 0)) return undefined;
 				lower[i]![i] = Math.sqrt(sum);
 			} else lower[i]![j] = sum / lower[j]![j]!;
 		}
 	return lower;
+}
+
+/** Ridges tried one after another, against the largest diagonal: rounding, then what is far from it. */
+const RIDGES = [0, 1e-15, 1e-13, 1e-11, 1e-9, 1e-6, 1e-3] as const;
+
+/**
+ * The same of a matrix that is positive definite but for rounding, as sums over very unequal readings are: with the least ridge on its
+ * diagonal that makes it so.
+ *
+ * @throws RangeError for a matrix that is not
+ */
+export function sturdyCholeskyOf(matrix: Matrix): number[][] {
+	const most = Math.max(...matrix.map((row, i) => row[i]!));
+	for (const ridge of RIDGES) {
+		const raised = ridge === 0 ? matrix : matrix.map((row, i) => row.with(i, row[i]! + ridge * most));
+		const lower = tryCholesky(raised);
+		if (lower) return lower;
+	}
+	throw new RangeError('not positive definite, however much is allowed for rounding');
 }
 
 /** x of LLᵀx = b. */
@@ -36,7 +62,7 @@ export function solveCholesky(lower: Matrix, b: readonly number[]): number[] {
 
 /** Inverse of a symmetric positive definite matrix. */
 export function inverseOf(matrix: Matrix): number[][] {
-	const lower = choleskyOf(matrix);
+	const lower = sturdyCholeskyOf(matrix);
 	return matrix.map((_, i) =>
 		solveCholesky(
 			lower,

@@ -38,6 +38,8 @@ export interface UncertainInput {
 	readonly component?: number;
 	/** Shifts can follow one another: each moves its own input and keeps what the others moved. */
 	readonly shift: (problem: Problem, z: number) => Problem;
+	/** Of how tightly strands lie: what a deviation of one adds to ln η of each component, where that is all it does. */
+	readonly layLn?: readonly number[] | undefined;
 }
 
 type SourceShift = readonly [InputKey, (source: SpoolSource, z: number) => SpoolSource];
@@ -134,7 +136,8 @@ const componentShifts = (component: Component, general: Spreads): ComponentShift
 			];
 };
 
-const tighter = (component: Component, ln: number): Component => ({
+/** A component that lies more densely by so much of ln η, up to the densest that there is. */
+export const tighter = (component: Component, ln: number): Component => ({
 	...component,
 	layEfficiency: Math.min(component.layEfficiency * Math.exp(ln), MAX_LAY_EFFICIENCY)
 });
@@ -149,10 +152,16 @@ const LAY_PARTS = { winder: 1 / 2, family: 1 / 4, strand: 1 / 4 } as const;
  * How tightly the strands lie: ln η = μ + s·(√½·winder + ½·family + ½·strand), so that one person's lines correlate 0.75 among
  * themselves and 0.5 with that person's backing. Assumption. A strand whose own spread is known lies by itself.
  */
-function layInputs(stack: Stack, { layShare }: Spreads): UncertainInput[] {
+function layInputs({ source, stack }: Problem, { layShare }: Spreads): UncertainInput[] {
 	const common = (component: Component): boolean => component.spreads?.layShare === undefined;
+	const known = source.kind === 'rated' && source.hand !== undefined;
 	const of = (part: number, family?: Family): UncertainInput => ({
 		key: 'lay',
+		layLn: known
+			? undefined
+			: stack.map((c) =>
+					common(c) && (family === undefined || familyOf(c) === family) ? layShare * Math.sqrt(part) : 0
+				),
 		shift: (p, z) => {
 			const ln = z * layShare * Math.sqrt(part);
 			const holds = (c: Component): boolean => common(c) && (family === undefined || familyOf(c) === family);
@@ -174,6 +183,7 @@ function layInputs(stack: Stack, { layShare }: Spreads): UncertainInput[] {
 		return {
 			key: 'lay',
 			component: index,
+			layLn: stack.map((_, i) => (i === index ? sigma : 0)),
 			shift: (p, z) => ({ ...p, stack: p.stack.with(index, tighter(p.stack[index]!, z * sigma)) })
 		};
 	});
@@ -220,7 +230,7 @@ export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainIn
 			}
 		}))
 	);
-	return [...spool, ...stack, ...layInputs(problem.stack, spreads)];
+	return [...spool, ...stack, ...layInputs(problem, spreads)];
 }
 
 /** What a share of the variance belongs to. */

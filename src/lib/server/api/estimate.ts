@@ -104,16 +104,10 @@ export const EstimateRequest = z
 			.array(ReadingInput)
 			.max(MAX_READINGS)
 			.meta({ description: 'In the order of time. What was told last of a strand is what is on of it.' }),
-		samples: z
-			.number()
-			.int()
-			.min(100)
-			.max(MAX_SAMPLES)
-			.optional()
-			.meta({
-				description:
-					'Also sample the posterior so often: the gap as it may come out, and the chance of rubbing.'
-			}),
+		samples: z.number().int().min(100).max(MAX_SAMPLES).optional().meta({
+			description:
+				'Also sample the posterior so often: the gap as it may come out, and the chance of rubbing.'
+		}),
 		seed: z
 			.number()
 			.int()
