@@ -36,6 +36,8 @@ const STEP = 1e-5;
 const MAX_ITERATIONS = 40;
 /** The search rests when no deviation moves further than this. */
 const AT_REST = 1e-6;
+/** After a smaller move than this the slopes are the same, to what a range shows. */
+const SAME_SLOPES = 1e-5;
 /** Chance that a reading which was looked at twice is a slip all the same. Assumption. */
 const SLIP_CHANCE = 0.1;
 
@@ -146,8 +148,9 @@ export function posterior<World>(
 	let cost = costOf(space, observed, x);
 	let damping = 0;
 	let converged = observed.length === 0;
+	let here = linearised(space, observed, x);
 	for (let i = 0; i < MAX_ITERATIONS && !converged; i++) {
-		const { information, slope } = linearised(space, observed, x);
+		const { information, slope } = here;
 		for (;;) {
 			const damped = information.map((row, k) => row.with(k, row[k]! * (1 + damping)));
 			const step = solveCholesky(sturdyCholeskyOf(damped), slope);
@@ -158,6 +161,7 @@ export function posterior<World>(
 				[x, cost] = [next, nextCost];
 				damping = damping < 1e-3 ? 0 : damping / 10;
 				converged = moved < AT_REST;
+				if (moved > SAME_SLOPES) here = linearised(space, observed, x);
 				break;
 			}
 			// No step lowers the cost any more: this is the bottom, to rounding.
@@ -166,13 +170,12 @@ export function posterior<World>(
 			damping = damping === 0 ? 1e-3 : damping * 10;
 		}
 	}
-	const { information } = linearised(space, observed, x);
-	return { at: x, world: space.worldAt(x)!, covariance: inverseOf(information), converged };
+	return { at: x, world: space.worldAt(x)!, covariance: inverseOf(here.information), converged };
 }
 
 /** Most passes of an update, each taken where the one before has led, and the move at which it rests. */
 const UPDATE_PASSES = 8;
-const UPDATE_AT_REST = 1e-3;
+const UPDATE_AT_REST = 0.02;
 
 /**
  * A posterior after one more reading, by an iterated extended Kalman filter: quick, and close where readings come one by one.
