@@ -46,6 +46,13 @@ describe('the ladder of methods', () => {
 		expect(chosen.gapError95Mm).toBeLessThanOrEqual(GAP_ERROR_LIMIT_MM);
 		expect(chosen.extraTurns).toBe(0);
 	});
+	it('of methods that err alike recommends the one with the fewest readings: a stop depth needs no pause', () => {
+		expect(rung(usual, 'checkpoint').gapError95Mm / rung(usual, 'stop-depth').gapError95Mm).toBeCloseTo(1, 1);
+		expect(rung(usual, 'stop-depth').readings).toBeLessThan(rung(usual, 'checkpoint').readings);
+		expect(usual.recommended).toBe('stop-depth');
+		for (const { tightProbability, rubProbability } of usual.rungs)
+			expect(tightProbability).toBeGreaterThanOrEqual(rubProbability);
+	});
 	it('a narrow gap and a doubtful line make the trouble worth while', () => {
 		const narrow = ladder(0.8, { ...DEFAULT_SPREADS, bulkShare: 0.12 });
 		expect(['half-fit', 'reverse-fill']).toContain(narrow.recommended);

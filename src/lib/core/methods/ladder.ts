@@ -19,6 +19,8 @@ export interface Rung {
 	readonly tightProbability: number;
 	/** Handle turns beyond winding everything on once. */
 	readonly extraTurns: number;
+	/** Times that a rule is laid across the rims. */
+	readonly readings: number;
 }
 
 export interface Ladder {
@@ -30,6 +32,9 @@ export interface Ladder {
 
 /** A gap under which knots and uneven winding touch, mm. Assumption. */
 const TIGHT_MM = 1;
+
+/** Errors within this factor of each other are the same. */
+const SAME_ERROR = 1.06;
 
 /** Chance of rubbing, and gap error, that a method may have and still be recommended. Assumptions. */
 export const RUB_LIMIT = 0.05;
@@ -44,7 +49,8 @@ export function summariseMethod(slug: MethodSlug, played: readonly Played[], gap
 		gapError95Mm: quantileSorted(errors, 0.95),
 		rubProbability: shareBelow(gaps, 0),
 		tightProbability: shareBelow(gaps, TIGHT_MM),
-		extraTurns: mean(played.map((p) => p.extraTurns))
+		extraTurns: mean(played.map((p) => p.extraTurns)),
+		readings: METHODS.find((method) => method.slug === slug)!.readings
 	};
 }
 
@@ -88,7 +94,11 @@ export function methodLadder(
 	const safe = rungs.filter((r) => r.rubProbability <= RUB_LIMIT && r.gapError95Mm <= GAP_ERROR_LIMIT_MM);
 	const least = Math.min(...safe.map((r) => r.extraTurns));
 	const byError = (a: Rung, b: Rung): number => a.gapError95Mm - b.gapError95Mm;
-	const best = safe.filter((r) => r.extraTurns <= least).sort(byError)[0];
+	const easy = safe.filter((r) => r.extraTurns <= least).sort(byError);
+	// Of those that err as little as the best does, to what so many plays can tell, the one that asks for the fewest readings.
+	const best = easy
+		.filter((r) => r.gapError95Mm <= SAME_ERROR * easy[0]!.gapError95Mm)
+		.sort((a, b) => a.readings - b.readings)[0];
 	if (best) return { rungs, recommended: best.slug, because: 'least-work-that-is-safe' };
 	const closest = [...rungs].sort(byError)[0];
 	return closest && { rungs, recommended: closest.slug, because: 'errs-least' };

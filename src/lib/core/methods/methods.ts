@@ -27,6 +27,8 @@ export interface Played {
 /** A way to find the amount. `play` sees the world through readings only; undefined when it cannot be used. */
 export interface Method {
 	readonly slug: MethodSlug;
+	/** Times that a rule is laid across the rims. */
+	readonly readings: number;
 	readonly play: (world: World, belief: Belief) => Played | undefined;
 }
 
@@ -44,6 +46,7 @@ const once = (world: World, stop: Surface): Played => ({
 /** The figure on the box, less the allowance, wound by its length. */
 const makersFigure: Method = {
 	slug: 'makers-figure',
+	readings: 0,
 	play: (world, { problem, solved }) => {
 		if (problem.source.kind === 'rated') return once(world, world.windLength(world.floor, solved.lengthMm));
 		// What a maker would print for this spool: right on the average once the allowance is off.
@@ -59,24 +62,28 @@ const makersFigure: Method = {
 
 const byEye = (slug: MethodSlug, sigmaMm: number): Method => ({
 	slug,
+	readings: 0,
 	play: (world) => once(world, world.windToDepth(world.rightDepthMm + world.off(sigmaMm)))
 });
 
 /** The computed length, measured off or counted in turns. */
 const calculation: Method = {
 	slug: 'calculation',
+	readings: 0,
 	play: (world, { solved }) => once(world, world.windLength(world.floor, solved.lengthMm))
 };
 
 /** The computed depth, read with a rule. */
 const stopDepth: Method = {
 	slug: 'stop-depth',
+	readings: PLACES,
 	play: (world, { solved }) => once(world, world.windToDepth(solved.stopDepthMm, PLACES))
 };
 
 /** A pause to read the depth, the remaining turns counted, and the rule once more at the end. */
 const pauseAndCount: Method = {
 	slug: 'checkpoint',
+	readings: 2 * PLACES,
 	play: (world, { problem, solved, spreads }) => {
 		const readings: Reading[] = [];
 		let [surface, turns] = [world.floor, 0];
@@ -99,6 +106,7 @@ const pauseAndCount: Method = {
 /** The line alone on the bare arbor, its depth read, and off again. */
 const halfFitted: Method = {
 	slug: 'half-fit',
+	readings: 2 * PLACES,
 	play: (world, { problem, solved, spreads }) => {
 		if (solved.index > 0) return undefined;
 		const depthMm = world.readDepthMm(world.windRest(world.floor), PLACES);
@@ -115,6 +123,7 @@ const halfFitted: Method = {
 /** Line first, backing over it to the gap, all of it off, and on again in the right order. */
 const reverseFill: Method = {
 	slug: 'reverse-fill',
+	readings: 1,
 	play: (world, { problem }) => {
 		const line = world.windRest(world.floor);
 		const { turns, again } = world.fillToGap(line, problem.gapMm);

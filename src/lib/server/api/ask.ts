@@ -238,7 +238,8 @@ export const MethodsResponse = z
 				gapError95Mm: z.number(),
 				rubProbability: z.number().meta({ description: 'Chance that the line touches rim or frame.' }),
 				tightProbability: z.number().meta({ description: 'Chance that less than 1 mm is left.' }),
-				extraTurns: z.number()
+				extraTurns: z.number(),
+				readings: z.number().int().meta({ description: 'Times that a rule is laid across the rims.' })
 			})
 		),
 		recommended: z.enum(slugs),

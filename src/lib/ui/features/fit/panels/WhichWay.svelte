@@ -34,6 +34,7 @@
 	});
 	const ladder = $derived(aside.value);
 	const recommended = $derived(ladder?.rungs.find(({ slug }) => slug === ladder.recommended));
+	const percent = (share: number): string => (share === 0 ? 'none' : `${formatNumber(100 * share, 1)} %`);
 </script>
 
 {#if ladder && recommended}
@@ -51,12 +52,14 @@
 			<tr class="border-b border-ink text-left text-[13px] text-soft">
 				<th class="py-1 font-normal">Way</th>
 				<th class="py-1 pl-4 text-right font-normal">gap off by up to</th>
+				<th class="py-1 pl-4 text-right font-normal">under 1 mm</th>
 				<th class="py-1 pl-4 text-right font-normal">rubs</th>
+				<th class="py-1 pl-4 text-right font-normal max-sm:hidden">readings</th>
 				<th class="py-1 pl-4 text-right font-normal">extra turns</th>
 			</tr>
 		</thead>
 		<tbody>
-			{#each ladder.rungs as { slug, gapError95Mm, rubProbability, extraTurns } (slug)}
+			{#each ladder.rungs as { slug, gapError95Mm, rubProbability, tightProbability, extraTurns, readings } (slug)}
 				<tr class="border-b border-hair align-baseline" data-way={slug}>
 					<td class="py-1.5 pr-3">
 						<span class={slug === ladder.recommended ? 'px-0.5 font-semibold marked' : ''}
@@ -69,7 +72,9 @@
 					<td class="py-1.5 pl-4 text-right font-semibold whitespace-nowrap"
 						>{showSmall(gapError95Mm, units)}</td
 					>
-					<td class="py-1.5 pl-4 text-right whitespace-nowrap">{formatNumber(100 * rubProbability, 1)} %</td>
+					<td class="py-1.5 pl-4 text-right whitespace-nowrap">{percent(tightProbability)}</td>
+					<td class="py-1.5 pl-4 text-right whitespace-nowrap">{percent(rubProbability)}</td>
+					<td class="py-1.5 pl-4 text-right whitespace-nowrap max-sm:hidden">{readings || 'none'}</td>
 					<td class="py-1.5 pl-4 text-right whitespace-nowrap"
 						>{extraTurns < 1 ? 'none' : showTurns(extraTurns)}</td
 					>
