@@ -106,7 +106,7 @@ export {
 	type SimulationOptions,
 	type StopBy
 } from './uncertainty/monte-carlo';
-export { DEFAULT_SPREADS, READING_SPREADS, type Spreads } from './uncertainty/spreads';
+export { DEFAULT_SPREADS, RANGE_Z, READING_SPREADS, type Spreads } from './uncertainty/spreads';
 export type { Problem } from './uncertainty/inputs';
 export { firstOrder, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';

@@ -1,4 +1,4 @@
-import { inverseOf, solveCholesky, sturdyCholeskyOf } from '../numeric/cholesky';
+import { inverseOf, solveCholesky, choleskyOf } from '../numeric/cholesky';
 
 /** One reading as the posterior sees it. `predict` is what would have been read if the state were x; undefined where x is no spool. */
 export interface Observed<World> {
@@ -153,7 +153,7 @@ export function posterior<World>(
 		const { information, slope } = here;
 		for (;;) {
 			const damped = information.map((row, k) => row.with(k, row[k]! * (1 + damping)));
-			const step = solveCholesky(sturdyCholeskyOf(damped), slope);
+			const step = solveCholesky(choleskyOf(damped), slope);
 			const next = x.map((z, k) => z - step[k]!);
 			const moved = Math.max(...step.map((s, k) => Math.abs(s) / (space.sigmas?.[k] ?? 1)));
 			const nextCost = costOf(space, observed, next);

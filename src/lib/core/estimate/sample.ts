@@ -1,4 +1,4 @@
-import { sturdyCholeskyOf } from '../numeric/cholesky';
+import { choleskyOf } from '../numeric/cholesky';
 import { seededRandom } from '../numeric/random';
 import { shareBelow, summarySorted, type Summary } from '../numeric/sample';
 import type { Belief } from './belief';
@@ -20,7 +20,7 @@ export type Sampled = Record<'byDepth' | 'byTurns' | 'byLength' | 'asItIs', Samp
  */
 export function sampleEstimate(belief: Belief, trials: number, seed: number): Sampled {
 	const { state, posterior, story, stop, problem, spreads } = belief;
-	const lower = sturdyCholeskyOf(posterior.covariance);
+	const lower = choleskyOf(posterior.covariance);
 	const todo = rightTodo(posterior.world, story, stop, problem);
 	const ruleMm = depthSigmaMm({}, spreads);
 	const { normal } = seededRandom(seed);

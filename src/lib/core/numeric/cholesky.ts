@@ -2,17 +2,9 @@
 export type Matrix = readonly (readonly number[])[];
 
 /**
- * Lower triangle L of a symmetric positive definite matrix, A = LLᵀ (G. H. Golub & C. F. Van Loan, Matrix Computations, 4.2).
- *
- * @throws RangeError for a matrix that is not positive definite
+ * Lower triangle L of a symmetric positive definite matrix, A = LLᵀ; undefined of another (G. H. Golub & C. F. Van Loan, Matrix
+ * Computations, 4.2).
  */
-export function choleskyOf(matrix: Matrix): number[][] {
-	const lower = tryCholesky(matrix);
-	if (!lower) throw new RangeError('not positive definite');
-	return lower;
-}
-
-/** The same; undefined where there is none. */
 function tryCholesky(matrix: Matrix): number[][] | undefined {
 	const lower = matrix.map((row) => row.map(() => 0));
 	for (let i = 0; i < matrix.length; i++)
@@ -31,12 +23,12 @@ function tryCholesky(matrix: Matrix): number[][] | undefined {
 const RIDGES = [0, 1e-15, 1e-13, 1e-11, 1e-9, 1e-6, 1e-3] as const;
 
 /**
- * The same of a matrix that is positive definite but for rounding, as sums over very unequal readings are: with the least ridge on its
- * diagonal that makes it so.
+ * Lower triangle L of a symmetric matrix that is positive definite but for rounding, as sums over very unequal readings are: with the
+ * least ridge on its diagonal that makes it so.
  *
  * @throws RangeError for a matrix that is not
  */
-export function sturdyCholeskyOf(matrix: Matrix): number[][] {
+export function choleskyOf(matrix: Matrix): number[][] {
 	const most = Math.max(...matrix.map((row, i) => row[i]!));
 	for (const ridge of RIDGES) {
 		const raised = ridge === 0 ? matrix : matrix.map((row, i) => row.with(i, row[i]! + ridge * most));
@@ -62,7 +54,7 @@ export function solveCholesky(lower: Matrix, b: readonly number[]): number[] {
 
 /** Inverse of a symmetric positive definite matrix. */
 export function inverseOf(matrix: Matrix): number[][] {
-	const lower = sturdyCholeskyOf(matrix);
+	const lower = choleskyOf(matrix);
 	return matrix.map((_, i) =>
 		solveCholesky(
 			lower,

@@ -13,6 +13,7 @@ export const saved = async () => (await setup()).Saved;
 export const currentSetup = async () => (await setup()).Current;
 export const spools = async () => (await setup()).Spools;
 export const hands = async () => (await hand()).Hands;
+export const promises = async () => (await import('$lib/inventory/promise')).GapPromises;
 export const careHistory = async () => (await careShapes()).CareHistory;
 export const currentRules = async () => (await careShapes()).CurrentRules;
 export const plannedSwap = async () => (await import('$lib/inventory/swap-answer')).SwapResponse;

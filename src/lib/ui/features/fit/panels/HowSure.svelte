@@ -9,6 +9,7 @@
 	import type { FitState } from '../fit-state.svelte';
 	import { BETTER, inputName, topShares } from './inputs';
 	import SpreadFields from './SpreadFields.svelte';
+	import PromisesKept from './PromisesKept.svelte';
 	import YourHand from './YourHand.svelte';
 
 	/** Twenty thousand spools as they might truly be, and this plan carried out on each. */
@@ -152,4 +153,5 @@
 	</ol>
 {/if}
 <YourHand {fit} />
+<PromisesKept />
 <SpreadFields {fit} />
