@@ -79,7 +79,7 @@ export const SUMMER_SWAP = {
 	called: 'slow sinker',
 	coil: 'Floating, for the spring',
 	day: '2026-07-04',
-	gap: '4.5 mm',
+	gap: '7.7 mm',
 	after: [
 		['2026-07-26', 'all', out(4)],
 		['2026-08-23', 'all', out(3)],
