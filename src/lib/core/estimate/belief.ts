@@ -4,10 +4,10 @@ import { isKnown, type Stack } from '../fit/stack';
 import { fail, ok, within, type Result } from '../issues';
 import { uncertainInputs, type Problem } from '../uncertainty/inputs';
 import type { Spreads } from '../uncertainty/spreads';
-import { ofSpool, ofStrand, OTHER_TIMES } from './labels';
+import { ofSpool, ofStrands, OTHER_TIMES } from './labels';
 import { gradient, posterior, updated, varianceAlong, type Observed, type Posterior } from './posterior';
 import { ranged, type Ranged } from './ranged';
-import type { Reading, TakenAs } from './reading';
+import type { Reading } from './reading';
 import { storyOf, type Story, type Told } from './story';
 import { plausible, SURPRISE_Z, type Explanation } from './surprise';
 import { stateOf, type State, type World } from './world';
@@ -93,13 +93,14 @@ function judge(state: State, story: Story, stop: number): Pick<Belief, 'posterio
 	return { posterior: observed.length > 0 ? posterior(state, observed, belief.at) : belief, judged };
 }
 
+/** Prior 1σ of every deviation, wider where somebody said that a strand or the spool is not what was thought. */
 function sigmasOf({ labels }: State, readings: readonly Reading[], stop: number): number[] | undefined {
-	const says = (as: TakenAs): boolean => readings.some(({ takenAs }) => takenAs === as);
-	const [room, spool] = [says('other-room'), says('other-spool')];
-	if (!room && !spool) return undefined;
-	return labels.map((label) =>
-		(room && ofStrand(stop)(label)) || (spool && ofSpool(label)) ? OTHER_TIMES : 1
-	);
+	const others = readings.flatMap((reading) => {
+		if (reading.takenAs === 'other-room') return [ofStrands(reading, stop)];
+		return reading.takenAs === 'other-spool' ? [ofSpool(reading, stop)] : [];
+	});
+	if (others.length === 0) return undefined;
+	return labels.map((label) => (others.some((holds) => holds(label)) ? OTHER_TIMES : 1));
 }
 
 /** The place of the strand that is wound to the gap: the open one, else the outermost backing; −1 when there is neither. */

@@ -237,6 +237,18 @@ describe('a surprise', () => {
 		expect(ask([pause(600, 13.4, { takenAs: 'other-spool' })]).converged).toBe(true);
 	});
 
+	it('said of the gap, it is the line that takes other room; said of the spool, what lies under', () => {
+		const wound: Reading = { kind: 'depth', component: 0, turns: PLAN.turns, depthMm: PLAN.stopDepthMm };
+		const gap = (takenAs?: 'other-room' | 'other-spool'): Estimate =>
+			ask([wound, { kind: 'gap', gapMm: 0.9, takenAs }]);
+		expect(gap().readings[1]!.surprise).toBe(true);
+		expect(gap().todo.turns.value).toBeGreaterThan(-20);
+		// A bulkier line: the backing has to end deeper.
+		const room = gap('other-room').todo;
+		expect(room.turns.value).toBeLessThan(-100);
+		expect(room.stopDepthMm.value).toBeGreaterThan(PLAN.stopDepthMm + 1.5);
+		expect(gap('other-spool').readings[1]!.surprise).toBe(false);
+	});
 	it('a depth by eye surprises nobody', () => {
 		expect(ask([pause(600, depthAfter(600) + 3, { by: 'eye' })]).readings[0]!.surprise).toBe(false);
 		expect(ask([pause(600, depthAfter(600) + 3)]).readings[0]!.surprise).toBe(true);

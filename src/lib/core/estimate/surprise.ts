@@ -1,7 +1,7 @@
 import { gradient, posterior, varianceAlong, type Observed, type Posterior } from './posterior';
 import type { Reading, TakenAs } from './reading';
 import { COUNT_SHARE, type Told } from './story';
-import { ofSpool, ofStrand, OTHER_TIMES } from './labels';
+import { ofSpool, ofStrands, OTHER_TIMES } from './labels';
 import { countOff, type Lying, type State, type World } from './world';
 
 /** A reading further from what was expected than this, in standard deviations, is a question to whoever took it. */
@@ -58,8 +58,8 @@ export function plausible(
 	const likelihood: Record<Explanation['as'], number> = {
 		misread: Math.sqrt(2 * Math.PI) / (spool.rimRadiusMm - spool.arborRadiusMm),
 		'lost-count': lost(),
-		'other-room': wider(ofStrand(stop)),
-		'other-spool': wider(ofSpool)
+		'other-room': wider(ofStrands(reading, stop)),
+		'other-spool': wider(ofSpool(reading, stop))
 	};
 	const weighed = (Object.keys(BEFORE) as Explanation['as'][]).map((as) => ({
 		as,
