@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test, type Server } from './server';
+import { measured } from './fit-page';
+import { expect, saved, test } from './server';
 
 /**
  * A true reel behind the screen: the spool as it is described, a backing that takes a tenth more room than thought, and a line
@@ -34,28 +35,23 @@ class TrueReel {
 	}
 }
 
-async function measured(page: Page, server: Server): Promise<string> {
-	await open(page, '/fit/new');
-	await page.getByText('Measured', { exact: true }).click();
-	await page.getByLabel('Across the rims').fill('84 mm');
-	await page.getByLabel('Across the arbor').fill('38 mm');
-	await page.getByLabel('Between the flanges').fill('21 mm');
-	await expect(page.locator('[data-save]')).toHaveAttribute('data-save', 'saved');
-	expect(server.url).toBeTruthy();
-	return page.url().replace('/fit/', '/bench/');
+/** The bench of a new set-up, at the step that winds the backing. */
+async function toBacking(page: Page): Promise<void> {
+	await measured(page);
+	await saved(page);
+	await page.goto(page.url().replace('/fit/', '/bench/'));
+	await page.locator('[data-ready]').waitFor();
+	await page.getByRole('button', { name: 'Wind the backing' }).last().click();
+	await expect(page.getByRole('heading', { name: 'Wind the backing' })).toBeVisible();
 }
 
 const number = async (page: Page, of: string): Promise<number> =>
 	Number(/-?[\d.]+/.exec(await page.locator(of).innerText())![0]);
 
 test('a count is lost with a wet thumb, and the job still ends at the gap that was wanted', async ({
-	page,
-	server
+	page
 }) => {
-	await page.goto(await measured(page, server));
-	await page.locator('[data-ready]').waitFor();
-	await page.getByRole('button', { name: 'Wind the backing' }).last().click();
-	await expect(page.getByRole('heading', { name: 'Wind the backing' })).toBeVisible();
+	await toBacking(page);
 	const wanted = await number(page, '[data-gap]');
 	const reel = new TrueReel(await number(page, '[data-stop]'), await number(page, '[data-left]'), wanted);
 	const tap = async (times: number): Promise<void> => {
@@ -97,10 +93,8 @@ test('a count is lost with a wet thumb, and the job still ends at the gap that w
 	expect(Math.abs(reel.gapMm - wanted)).toBeGreaterThan(1);
 });
 
-test('losing count can be said at any time, and the count can be set by hand', async ({ page, server }) => {
-	await page.goto(await measured(page, server));
-	await page.locator('[data-ready]').waitFor();
-	await page.getByRole('button', { name: 'Wind the backing' }).last().click();
+test('losing count can be said at any time, and the count can be set by hand', async ({ page }) => {
+	await toBacking(page);
 	for (let i = 0; i < 5; i++) await page.keyboard.press('t');
 	await page.keyboard.press('x');
 	await expect(page.locator('[data-turns]')).toHaveText('?');

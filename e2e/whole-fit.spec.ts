@@ -1,17 +1,10 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
+import { measured, tab } from './fit-page';
 import { answer, expect, frames, open, saved, test } from './server';
 
-async function measured(page: Page, [rim, arbor, width] = ['84 mm', '38 mm', '21 mm']): Promise<void> {
-	await open(page, '/fit/new');
-	await page.getByRole('radio', { name: 'Measured' }).click();
-	await page.getByLabel('Across the rims').fill(rim!);
-	await page.getByLabel('Across the arbor').fill(arbor!);
-	await page.getByLabel('Between the flanges').fill(width!);
-}
 const stack = (page: Page): Promise<string[]> =>
 	page.locator('[data-strand]').evaluateAll((strands) => strands.map((s) => s.getAttribute('data-strand')!));
-const tab = (page: Page, name: string) => page.getByRole('tab', { name }).click();
 
 test('the spool by what is on it now, dished, flared', async ({ page }) => {
 	await open(page, '/fit/new');

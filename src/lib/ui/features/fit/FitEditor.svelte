@@ -195,6 +195,15 @@
 
 		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
 			{#if workout}
+				{#if fit.stale && fit.reason}
+					<p
+						class="mb-3 border-l-[3px] border-warn py-0.5 pl-3 text-[15px] text-warn"
+						role="status"
+						data-reason
+					>
+						These answers are from before your last change. {fit.reason}
+					</p>
+				{/if}
 				<Answers {workout} stale={fit.stale} />
 				<button type="button" class="mt-4 action" disabled={!doable} onclick={() => void toBench()}>
 					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>

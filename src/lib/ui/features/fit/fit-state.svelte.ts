@@ -7,6 +7,9 @@ import { workOut, type Workout } from '$lib/setup/evaluate-form';
 
 const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 
+/** Parts of the form that stand under the drawing, one panel at a time. */
+const IN_PANELS = new Set(['halfFit', 'reverseTurns', 'spreads', 'swaps']);
+
 /** A set-up being edited, and what it amounts to at this moment. */
 export class FitState {
 	form = $state() as SetupForm;
@@ -60,6 +63,11 @@ export class FitState {
 
 	/** Fields that still need something before there can be an answer. */
 	readonly missing = $derived<WordedIssue[]>(this.issues.filter((issue) => issue.code === 'missing_value'));
+
+	/** Why the answers are those from before, where the field that is wrong may stand in a panel that is closed. */
+	readonly reason = $derived(
+		this.issues.find(({ code, path }) => code !== 'missing_value' && IN_PANELS.has(String(path[1])))?.message
+	);
 
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {
