@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 
 /** What every page that reckons needs comes in one piece: many small ones cost more than they save. */
 const RECKONING =
-	/src\/lib\/(setup\/(bounds|description|evaluate|evaluate-form|gap-over|read-spool|read-strands|read-text)|core\/(issues|keys|units\/|numeric\/(root|tolerances)|spool\/|line\/(sections|class|strand|material|taper|density)|packing\/|fit\/(stack|wind|solve)|calibrate\/(ratings|source)|uncertainty\/(spreads|inputs|outcome|propagate|first-order)|judge\/judge))\b/;
+	/src\/lib\/(setup\/(bounds|description|evaluate|evaluate-form|gap-over|read-spool|read-strands|read-text)|core\/(issues|keys|units\/|numeric\/(root|tolerances)|spool\/|line\/(sections|class|strand|material|taper|density)|packing\/|fit\/(stack|wind|solve)|calibrate\/(ratings|source)|uncertainty\/(spreads|inputs|outcome|propagate|first-order)|estimate\/(reading|surfaces|asked\/seen-alone)|judge\/(judge|given)))\b/;
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],

@@ -75,7 +75,8 @@ export {
 	type Measure,
 	type SpoolSource
 } from './calibrate/source';
-export { asSeenAlone, halfFit } from './estimate/asked/half-fit';
+export { halfFit } from './estimate/asked/half-fit';
+export { asSeenAlone } from './estimate/asked/seen-alone';
 export { checkpoint, type Checkpoint } from './estimate/asked/checkpoint';
 export { correct } from './estimate/asked/correct';
 export { believe } from './estimate/belief';

@@ -97,3 +97,9 @@ const placeSigmaMm = ({ depthMm }: Spreads): number => depthMm * Math.sqrt(1 - H
 /** 1σ of a depth as the mean of as many places, apart from rule and habit, mm. */
 export const depthSigmaMm = ({ sigmaMm, places = 1 }: Common, spreads: Spreads): number =>
 	(sigmaMm ?? placeSigmaMm(spreads)) / Math.sqrt(places);
+
+/** 1σ of how much denser or looser the same hand lays the same strand another time, as a share. Assumption. */
+export const AGAIN_SHARE = 0.02;
+
+/** A reading further off than this, in standard deviations of what was expected, is no reading of this set-up. */
+export const IMPOSSIBLE_Z = 5;

@@ -9,7 +9,14 @@ import { lineAlone, overLine } from './observations/line-alone';
 import { measure } from './observations/measure';
 import type { Observation } from './observations/observation';
 import type { Observed } from './posterior';
-import { habitSigmaMm, type Amount, type AmountReading, type DepthReading, type Reading } from './reading';
+import {
+	AGAIN_SHARE,
+	habitSigmaMm,
+	type Amount,
+	type AmountReading,
+	type DepthReading,
+	type Reading
+} from './reading';
 import {
 	countOff,
 	GIVING_WAY,
@@ -24,8 +31,6 @@ import {
 
 /** 1σ of a count of turns, as a share: one in 300. Assumption. */
 export const COUNT_SHARE = 1 / 300;
-/** 1σ of how much denser or looser the same hand lays the same strand another time, as a share. Assumption. */
-export const AGAIN_SHARE = 0.02;
 /** 1σ of the share of its depth by which backing gives way under what is wound over it. Assumption. */
 const GIVING_WAY_SHARE = 0.01;
 /** 1σ of an amount that nobody knows, as a multiple of what was planned: as good as nothing. */

@@ -1,5 +1,4 @@
-import { depthSigmaMm, habitSigmaMm } from '../estimate/reading';
-import { AGAIN_SHARE } from '../estimate/story';
+import { AGAIN_SHARE, depthSigmaMm, habitSigmaMm } from '../estimate/reading';
 import { spoolOf } from '../calibrate/source';
 import type { Fit } from '../fit/solve';
 import { isKnown } from '../fit/stack';

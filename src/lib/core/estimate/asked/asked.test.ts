@@ -9,7 +9,8 @@ import { DEFAULT_SPREADS } from '../../uncertainty/spreads';
 import { BACKING, LINE, problemOn } from '../testing';
 import { checkpoint } from './checkpoint';
 import { correct } from './correct';
-import { asSeenAlone, halfFit } from './half-fit';
+import { halfFit } from './half-fit';
+import { asSeenAlone } from './seen-alone';
 
 const span = ({ low, high }: Range): number => high - low;
 const UNDER = { diameterMm: 0.48, layEfficiency: 0.9 };

@@ -8,7 +8,7 @@ import { believe } from '../belief';
 import { estimateOf } from '../estimate';
 import type { Reading } from '../reading';
 import { contradiction } from './contradiction';
-import { surfaceAtDepth } from './half-fit';
+import { surfaceAtDepth } from './seen-alone';
 
 /** A pause in winding: which component is going on, its turns so far, and the depth a rule reads. */
 export interface CheckpointReading {

@@ -1,8 +1,6 @@
 import { fail, type Path, type Result } from '../../issues';
 import type { Belief } from '../belief';
-
-/** A reading further off than this, in standard deviations of what was expected, is no reading of this set-up. */
-export const IMPOSSIBLE_Z = 5;
+import { IMPOSSIBLE_Z } from '../reading';
 
 /** The first reading that cannot be, as an issue at the place where it was asked; nothing when all may be. */
 export function contradiction(

@@ -1,29 +1,16 @@
 import { spoolOf, type SpoolSource } from '../../calibrate/source';
 import { surfaceForGap } from '../../fit/solve';
-import { isKnown, spaceMm3, type Component, type Stack, type UnknownComponent } from '../../fit/stack';
-import { layOfTurns } from '../../fit/wind';
-import { fail, ok, under, within, type Result } from '../../issues';
-import { crossSectionMm2, level, scaleBulk } from '../../line/sections';
+import type { Component, UnknownComponent } from '../../fit/stack';
+import { fail, ok, under, type Result } from '../../issues';
+import { crossSectionMm2, level } from '../../line/sections';
 import { BACKING_LAY_EFFICIENCY, LINE_LAY_EFFICIENCY, packingFraction } from '../../packing/packing';
-import { volumeToRadius, type Spool } from '../../spool';
+import { volumeToRadius } from '../../spool';
 import type { Range } from '../../uncertainty/propagate';
 import { DEFAULT_SPREADS, type Spreads } from '../../uncertainty/spreads';
-import type { Problem } from '../../uncertainty/inputs';
 import { believe } from '../belief';
 import { estimateOf } from '../estimate';
-import { gradient, varianceAlong } from '../posterior';
 import type { Reading } from '../reading';
-import { AGAIN_SHARE } from '../story';
-import { rightTodo } from '../outcome';
-import { volumeOfRadius } from '../surfaces';
-import type { World } from '../world';
-import { contradiction } from './contradiction';
-
-/** The backing that goes under, if its length and turns are wanted too. */
-export interface BackingUnder {
-	readonly diameterMm: number;
-	readonly layEfficiency: number;
-}
+import { lyingAs, surfaceAtDepth, type BackingUnder } from './seen-alone';
 
 export interface HalfFitReading {
 	/** Read with the line alone on the bare arbor. */
@@ -51,17 +38,8 @@ export interface HalfFit {
  */
 const LINE_SPACE_MM3 = { least: 8000, most: 250_000 } as const;
 
-/** As good as nothing is known of a line, or of a backing, that is only seen to lie there: 1σ of bulk and of thickness as a share. */
+/** As good as nothing is known of a line that is only seen to lie there: 1σ of its bulk as a share. */
 const UNKNOWN_SHARE = 10;
-const UNKNOWN_DIAMETER_SHARE = 0.3;
-
-/** The surface a rule reads: issues `depth_below_arbor` and `depth_above_rim`. */
-export function surfaceAtDepth(spool: Spool, depthMm: number): Result<number> {
-	const radiusMm = spool.rimRadiusMm - depthMm;
-	const limitMm = spool.rimRadiusMm - spool.arborRadiusMm;
-	if (!(radiusMm > spool.arborRadiusMm)) return fail({ code: 'depth_below_arbor', depthMm, limitMm });
-	return depthMm >= 0 ? ok(radiusMm) : fail({ code: 'depth_above_rim', depthMm });
-}
 
 /** Length of a stand-in for the line, mm: only its bulk matters. */
 const STAND_IN_MM = 27_000;
@@ -75,37 +53,6 @@ function lineTaking(spaceMm3: number): Component {
 		sections: [level(STAND_IN_MM, Math.sqrt(areaMm2 / crossSectionMm2(1)))],
 		spreads: { bulkShare: UNKNOWN_SHARE, layShare: 0 }
 	};
-}
-
-/** How far apart turns and what is usual may be before they contradict each other, as a factor. Assumption: five times the usual spread. */
-const TURNS_FACTOR = 2;
-
-/** The backing as so many turns between two surfaces show it: its thickness and tightness in one, put down to the thickness. */
-function lyingAs(
-	spool: Spool,
-	fromMm: number,
-	toMm: number,
-	turns: number,
-	{ diameterMm, layEfficiency }: BackingUnder
-): Result<UnknownComponent> {
-	if (!(turns > 0)) return fail({ code: 'no_turns_yet' }, ['turns']);
-	const shown = layOfTurns(spool, fromMm, toMm, turns, diameterMm) / layEfficiency;
-	if (shown > TURNS_FACTOR || shown < 1 / TURNS_FACTOR)
-		return fail(
-			{
-				code: 'turns_contradict',
-				turns,
-				low: turns / shown / TURNS_FACTOR,
-				high: (turns / shown) * TURNS_FACTOR
-			},
-			['turns']
-		);
-	return ok({
-		role: 'backing',
-		layEfficiency,
-		diameterMm: diameterMm / Math.sqrt(shown),
-		spreads: { diameterShare: UNKNOWN_DIAMETER_SHARE, layShare: 0 }
-	});
 }
 
 /**
@@ -159,59 +106,4 @@ export function halfFit(
 			turns: todo.turns.range
 		}
 	});
-}
-
-/** What lies above the backing, and the backing itself, as they were seen to lie in a half-fit or a reverse fill. */
-export interface SeenAlone {
-	/** Read with everything above the backing alone on the bare arbor. */
-	readonly depthMm: number;
-	/** Turns of backing that then went over it, to the gap. */
-	readonly reverseTurns?: number | undefined;
-}
-
-/**
- * A problem with what a half-fit has told of its line, by what was thought of it and by the depth read; and with a reverse fill, what
- * its turns have told of the backing. Issues: `depth_below_arbor`, `depth_above_rim` and `reading_contradicts` at `depthMm`; those of
- * {@link halfFit} at `turns`.
- */
-export function asSeenAlone(problem: Problem, seen: SeenAlone, spreads: Spreads): Result<Stack> {
-	const reading: Reading = { kind: 'line-alone', depthMm: seen.depthMm };
-	const belief = believe(problem, [reading], spreads);
-	if (!belief.ok) return belief;
-	const { state, posterior, story, stop } = belief.value;
-	const built = within(spoolOf(problem.source), 'spool');
-	if (!built.ok) return built;
-	const { spool } = built.value;
-	const surface = within(surfaceAtDepth(spool, seen.depthMm), 'depthMm');
-	if (!surface.ok) return surface;
-	const impossible = contradiction(belief.value, () => ['depthMm']);
-	if (impossible) return impossible;
-	const toMm = spool.gapFromRadiusMm - problem.gapMm;
-	// The space that leaves the stop depth of each world, as it would be on the spool that is described.
-	const takes = (world: World): number =>
-		volumeToRadius(spool, toMm) -
-		volumeOfRadius(spool, spool.rimRadiusMm - rightTodo(world, story, stop, problem).stopDepthMm);
-	// A reverse fill measures the backing between the two surfaces that were read, whatever was thought of the line.
-	const reversed = seen.reverseTurns !== undefined;
-	const takesMm3 = reversed ? volumeToRadius(spool, surface.value) : takes(posterior.world);
-	const thoughtMm3 = problem.stack.slice(stop + 1).reduce((sum, c) => sum + spaceMm3(c), 0);
-	const factor = takesMm3 / thoughtMm3;
-	const bulkShare =
-		Math.sqrt(varianceAlong(posterior.covariance, gradient(state, posterior.at, takes))) / takesMm3;
-	const stack = problem.stack.map((c, i) =>
-		i <= stop || !isKnown(c)
-			? c
-			: { ...c, sections: scaleBulk(c.sections, factor), spreads: { bulkShare, layShare: AGAIN_SHARE } }
-	);
-	const backing = stack[stop]!;
-	if (seen.reverseTurns === undefined || isKnown(backing)) return ok(stack);
-	if (!(toMm > surface.value))
-		return fail(
-			{ code: 'line_alone_fills', gapMm: spool.gapFromRadiusMm - surface.value, wantedMm: problem.gapMm },
-			['gapMm']
-		);
-	const lying = lyingAs(spool, surface.value, toMm, seen.reverseTurns, backing);
-	if (!lying.ok) return lying;
-	const shares = { diameterShare: 0, layShare: AGAIN_SHARE };
-	return ok(stack.with(stop, { ...backing, diameterMm: lying.value.diameterMm, spreads: shares }));
 }

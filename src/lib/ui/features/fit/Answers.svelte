@@ -12,10 +12,11 @@
 	} from '$lib/wording/units';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import HowWorkedOut from './HowWorkedOut.svelte';
 	import { judgement, measureNext } from './sentence';
 
 	let { workout, stale }: { workout: Workout; stale: boolean } = $props();
+	/** Few ask: how it is worked out comes when somebody does. */
+	let asked = $state(false);
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const { fit, estimate } = $derived(workout);
@@ -145,5 +146,12 @@
 	{#if measureNext(workout)}
 		<p class="mt-3 text-[13.5px] text-soft">{measureNext(workout)}</p>
 	{/if}
-	<HowWorkedOut {workout} />
+	<details class="mt-4 text-[14.5px]" data-how bind:open={asked}>
+		<summary class="cursor-pointer py-1 text-soft">How is this worked out?</summary>
+		{#if asked}
+			{#await import('./HowWorkedOut.svelte') then { default: HowWorkedOut }}
+				<HowWorkedOut {workout} />
+			{/await}
+		{/if}
+	</details>
 </div>

@@ -29,61 +29,59 @@
 </script>
 
 {#if stop && strand && fit.fits}
-	<details class="mt-4 text-[14.5px]" data-how>
-		<summary class="cursor-pointer py-1 text-soft">How is this worked out?</summary>
-		<dl class="mt-2 space-y-3">
-			<div>
-				<dt class="font-semibold">Stop depth</dt>
-				<dd>
-					{#if fit.solved}
-						The spool holds {cm3(roomMm3)} up to {showSmall(problem.gapMm, units)} from the {spool.hasFrame
-							? 'frame'
-							: 'rim'}. What goes over the backing takes {cm3(overMm3)}. The backing may take the rest, and
-						its surface then lies {showSmall(stop.depthMm, units)} below the rim.
-					{:else}
-						{showLong(stop.lengthMm, units)} of backing takes {cm3(spaceMm3(strand))}, and its surface then
-						lies
-						{showSmall(stop.depthMm, units)} below the rim. What goes over it takes {cm3(overMm3)}. The spool
-						holds {cm3(roomMm3)} up to the gap you want.
-					{/if}
-					<span class="figure block text-soft">V(stop) = V(gap) − Σ volume ÷ φ, V(r) = ∫ 2πr·w dr</span>
-				</dd>
-			</div>
-			<div>
-				<dt class="font-semibold">Backing</dt>
-				<dd>
-					{fit.solved ? `That rest is ${cm3(spaceMm3(strand))}.` : ''} A metre of this backing takes {cm3(
-						(spaceMm3(strand) / stop.lengthMm) * 1000,
-						2
-					)}: its own volume over φ = {formatNumber(packingFraction(strand.layEfficiency), 2)}, how densely it
-					lies.{fit.solved ? ` So ${showLong(stop.lengthMm, units)} goes on.` : ''}
-					<span class="figure block text-soft"
-						>L = φ·ΔV ÷ a, φ = η·π/4, η = {formatNumber(strand.layEfficiency, 2)}</span
-					>
-					{#if estimate.lengthShares.length > 0}
-						<span class="block text-soft">Its range comes from {comesFrom(estimate.lengthShares)}.</span>
-					{/if}
-				</dd>
-			</div>
-			<div>
-				<dt class="font-semibold">Turns</dt>
-				<dd>
-					Each turn fills its own cross-section, so the turns follow from the cross-section between the arbor
-					and that surface: {showTurns(stop.turns)}.
-					<span class="figure block text-soft">N = φ·ΔA ÷ a, A(r) = ∫ w dr</span>
-				</dd>
-			</div>
-			<div>
-				<dt class="font-semibold">Gap</dt>
-				<dd>
-					{showSmall(fit.gapMm, units)} with everything on. Its range comes from {comesFrom(
-						estimate.gapShares
-					)}.{workout.halfFitted
-						? ' The depth that you read with the line alone has moved the room that the line takes.'
-						: ''}
-					<span class="figure block text-soft">variance = Σ (slope × 1σ)², over all inputs</span>
-				</dd>
-			</div>
-		</dl>
-	</details>
+	<dl class="mt-2 space-y-3">
+		<div>
+			<dt class="font-semibold">Stop depth</dt>
+			<dd>
+				{#if fit.solved}
+					The spool holds {cm3(roomMm3)} up to {showSmall(problem.gapMm, units)} from the {spool.hasFrame
+						? 'frame'
+						: 'rim'}. What goes over the backing takes {cm3(overMm3)}. The backing may take the rest, and its
+					surface then lies {showSmall(stop.depthMm, units)} below the rim.
+				{:else}
+					{showLong(stop.lengthMm, units)} of backing takes {cm3(spaceMm3(strand))}, and its surface then lies
+					{showSmall(stop.depthMm, units)} below the rim. What goes over it takes {cm3(overMm3)}. The spool
+					holds {cm3(roomMm3)} up to the gap you want.
+				{/if}
+				<span class="figure block text-soft">V(stop) = V(gap) − Σ volume ÷ φ, V(r) = ∫ 2πr·w dr</span>
+			</dd>
+		</div>
+		<div>
+			<dt class="font-semibold">Backing</dt>
+			<dd>
+				{fit.solved ? `That rest is ${cm3(spaceMm3(strand))}.` : ''} A metre of this backing takes {cm3(
+					(spaceMm3(strand) / stop.lengthMm) * 1000,
+					2
+				)}: its own volume over φ = {formatNumber(packingFraction(strand.layEfficiency), 2)}, how densely it
+				lies.{fit.solved ? ` So ${showLong(stop.lengthMm, units)} goes on.` : ''}
+				<span class="figure block text-soft"
+					>L = φ·ΔV ÷ a, φ = η·π/4, η = {formatNumber(strand.layEfficiency, 2)}</span
+				>
+				{#if estimate.lengthShares.length > 0}
+					<span class="block text-soft">Its range comes from {comesFrom(estimate.lengthShares)}.</span>
+				{/if}
+			</dd>
+		</div>
+		<div>
+			<dt class="font-semibold">Turns</dt>
+			<dd>
+				Each turn fills its own cross-section, so the turns follow from the cross-section between the arbor
+				and that surface: {showTurns(stop.turns)}.
+				<span class="figure block text-soft">N = φ·ΔA ÷ a, A(r) = ∫ w dr</span>
+			</dd>
+		</div>
+		<div>
+			<dt class="font-semibold">Gap</dt>
+			<dd>
+				{showSmall(fit.gapMm, units)} with everything on. Its range comes from {comesFrom(
+					estimate.gapShares
+				)}.{workout.halfFitted
+					? ' The depth that you read with the line alone has moved the room that the line takes.'
+					: ''}
+				<span class="figure block text-soft">variance = Σ (slope × 1σ)², over all inputs</span>
+			</dd>
+		</div>
+	</dl>
+{:else}
+	<p>There is an answer once the line fits.</p>
 {/if}

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { DEFAULT_SPREADS, type Measure } from '$lib/core';
-	import { slipIn, type Slip } from '$lib/setup/slips';
 	import { showSmall, smallUnit } from '$lib/wording/units';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -28,17 +27,6 @@
 		arbor: guess('arbor', known && 2 * known.spool.arborRadiusMm),
 		width: guess('width', known?.spool.profile[0]?.widthMm)
 	});
-	const slip = $derived(slipIn(spool, preferences.units));
-	const SLIPS: Record<Slip['kind'], string> = {
-		inches: 'These look like inches.',
-		millimetres: 'These look like millimetres.',
-		swapped: 'The rim is smaller than the arbor. Were they typed in each other’s place?',
-		radius: 'Measure right across, not from the middle. Did you measure from the middle?'
-	};
-	const meant = ({ mended }: Slip): string =>
-		Object.entries(mended)
-			.map(([key, text]) => `${{ rim: 'rims', arbor: 'arbor', width: 'width' }[key]} ${text}`)
-			.join(', ');
 	const spread = (mm: number): string => `± ${showSmall(mm, preferences.units)}`;
 </script>
 
@@ -140,16 +128,8 @@
 		aside=""
 	/>
 </div>
-{#if slip}
-	<p class="text-[14px] text-warn" role="status" data-slip={slip.kind}>
-		{SLIPS[slip.kind]}
-		<button
-			type="button"
-			class="min-h-8 underline"
-			onclick={() => fit.change((form) => void Object.assign(form.spool, slip.mended))}
-			>Use {meant(slip)}</button
-		>
-	</p>
+{#if spool.way === 'measured' && spool.rim !== ''}
+	{#await import('./SlipNote.svelte') then { default: SlipNote }}<SlipNote {fit} />{/await}
 {/if}
 {#if rated && known && known.estimated.length > 1}
 	<p class="text-[13.5px] text-soft">
