@@ -1,10 +1,8 @@
-import { estimate, isKnown, type Reading, type RunReading, type RunState } from '$lib/core';
+import { aboutAsPlanned, estimate, isKnown, type Reading, type RunReading, type RunState } from '$lib/core';
 import type { Part } from '$lib/setup/read-strands';
 import type { Workout } from '$lib/setup/evaluate-form';
 import type { StopNow } from './job';
 
-/** 1σ of how far backing that nobody counted may be from the plan, as a share of its length. Assumption. */
-const AS_PLANNED_SHARE = 0.12;
 /** A count that ends under this share of the plan was not kept to the end. */
 const COUNTED_SHARE = 0.5;
 
@@ -32,8 +30,7 @@ function underneath(
 	const on = { ...(lostAt !== undefined && { lost: { id: lostAt } }), ...counted(amounts, part) };
 	if (on.turns >= COUNTED_SHARE * planned.turns || on.lost)
 		return [{ kind: 'amount', component: stopIndex, ...on }];
-	const { lengthMm } = planned;
-	return [{ kind: 'amount', component: stopIndex, lengthMm, lengthSigmaMm: AS_PLANNED_SHARE * lengthMm }];
+	return [aboutAsPlanned(stopIndex, planned.lengthMm)];
 }
 
 /** A reading with the id of what was noted; undefined for what only says how much was on. */

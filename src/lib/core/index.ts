@@ -58,6 +58,7 @@ export {
 	ROLE_NAMES,
 	ROLES,
 	spaceMm3,
+	stopOf,
 	type Component,
 	type ComponentSpreads,
 	type KnownComponent,
@@ -83,7 +84,7 @@ export { believe } from './estimate/belief';
 export { estimate, estimateOf, type Estimate } from './estimate/estimate';
 export { sampleEstimate } from './estimate/sample';
 export type { Ranged } from './estimate/ranged';
-export { TAKEN_AS, type Reading, type TakenAs } from './estimate/reading';
+export { aboutAsPlanned, TAKEN_AS, type Reading, type TakenAs } from './estimate/reading';
 export type { Explanation } from './estimate/surprise';
 export { handAsLay, learnHand, observeHand, priorHand, type HandBelief } from './calibrate/hand';
 export { castLengthMm } from './fit/cast';

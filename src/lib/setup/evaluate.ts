@@ -8,6 +8,7 @@ import {
 	ok,
 	solveFit,
 	spoolOf,
+	stopOf,
 	within,
 	type FirstOrder,
 	type Fit,
@@ -75,8 +76,7 @@ export function evaluate(description: SetupDescription): Result<Evaluation> {
 	if (!described.ok || !known.ok)
 		return { ok: false, issues: [known, described].flatMap((read) => (read.ok ? [] : read.issues)) };
 	const { spool } = known.value;
-	const open = described.value.findIndex((component) => !isKnown(component));
-	const stopIndex = open >= 0 ? open : described.value.findLastIndex(({ role }) => role === 'backing');
+	const stopIndex = stopOf(described.value);
 	const spreads = spreadsOf(description);
 	const asDescribed = { source: description.spool, stack: described.value, gapMm: description.gapMm };
 	const lying = asSeen(asDescribed, stopIndex, description, spreads);

@@ -1,6 +1,6 @@
 import { spoolOf } from '../calibrate/source';
 import { solveFit, surfaceForGap, type Fit } from '../fit/solve';
-import { isKnown, type Stack } from '../fit/stack';
+import { stopOf } from '../fit/stack';
 import { fail, ok, within, type Result } from '../issues';
 import { uncertainInputs, type Problem } from '../uncertainty/inputs';
 import type { Spreads } from '../uncertainty/spreads';
@@ -101,12 +101,6 @@ function sigmasOf({ labels }: State, readings: readonly Reading[], stop: number)
 	});
 	if (others.length === 0) return undefined;
 	return labels.map((label) => (others.some((holds) => holds(label)) ? OTHER_TIMES : 1));
-}
-
-/** The place of the strand that is wound to the gap: the open one, else the outermost backing; −1 when there is neither. */
-export function stopOf(stack: Stack): number {
-	const open = stack.findIndex((component) => !isKnown(component));
-	return open >= 0 ? open : stack.findLastIndex(({ role }) => role === 'backing');
 }
 
 /**

@@ -7,7 +7,7 @@ import { DEFAULT_SPREADS, type Spreads } from '../uncertainty/spreads';
 import { believe, type Belief, type Judged } from './belief';
 import { measureNext, type NextMeasure } from './next';
 import { gapAsItIs, gapByDepth, gapByLength, gapByTurns, progress, rightTodo, type Todo } from './outcome';
-import { gradient, gradients, varianceAlong } from './posterior';
+import { alongOf, gradient, gradients, varianceAlong } from './posterior';
 import { ranged, type Ranged } from './ranged';
 import { depthSigmaMm, type Reading } from './reading';
 import { layOf, type World } from './world';
@@ -95,7 +95,7 @@ function withoutIt({ state, posterior }: Belief, { told, counts }: Judged): numb
 	const [one] = told.observed;
 	if (!counts || !one) return [];
 	const slope = gradient(state, posterior.at, one.predict);
-	const along = posterior.covariance.map((row) => row.reduce((sum, c, j) => sum + c * slope[j]!, 0));
+	const along = alongOf(posterior.covariance, slope);
 	const left = one.sigma ** 2 - along.reduce((sum, c, i) => sum + c * slope[i]!, 0);
 	const residual = one.value - one.predict(posterior.world);
 	return left > 0 ? along.map((c) => (-c * residual) / left) : [];

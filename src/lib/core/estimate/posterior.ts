@@ -192,7 +192,7 @@ export function updated<World>(
 	let slope: number[] = [];
 	for (let pass = 0; pass < UPDATE_PASSES; pass++) {
 		slope = gradient(space, x, predict);
-		const along = covariance.map((row) => row.reduce((sum, c, j) => sum + c * slope[j]!, 0));
+		const along = alongOf(covariance, slope);
 		const total = along.reduce((sum, c, i) => sum + c * slope[i]!, sigma ** 2);
 		gain = along.map((c) => c / total);
 		const off = value - predict(here) - slope.reduce((sum, g, i) => sum + g * (at[i]! - x[i]!), 0);
@@ -203,10 +203,14 @@ export function updated<World>(
 		[x, here] = [next, there];
 		if (moved < UPDATE_AT_REST) break;
 	}
-	const along = covariance.map((row) => row.reduce((sum, c, j) => sum + c * slope[j]!, 0));
+	const along = alongOf(covariance, slope);
 	const smaller = covariance.map((row, i) => row.map((c, j) => c - gain[i]! * along[j]!));
 	return { at: x, world: here, covariance: smaller, converged };
 }
+
+/** Cg: how far each deviation goes with what changes along a slope. */
+export const alongOf = (covariance: readonly (readonly number[])[], slope: readonly number[]): number[] =>
+	covariance.map((row) => row.reduce((sum, c, j) => sum + c * slope[j]!, 0));
 
 /** gᵀCg. */
 export function varianceAlong(
@@ -214,8 +218,5 @@ export function varianceAlong(
 	slope: readonly number[],
 	other = slope
 ): number {
-	let sum = 0;
-	for (let i = 0; i < slope.length; i++)
-		for (let j = 0; j < slope.length; j++) sum += slope[i]! * covariance[i]![j]! * other[j]!;
-	return sum;
+	return alongOf(covariance, other).reduce((sum, along, i) => sum + slope[i]! * along, 0);
 }

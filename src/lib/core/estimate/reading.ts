@@ -103,3 +103,14 @@ export const AGAIN_SHARE = 0.02;
 
 /** A reading further off than this, in standard deviations of what was expected, is no reading of this set-up. */
 export const IMPOSSIBLE_Z = 5;
+
+/** 1σ of how far a strand may be from the plan where nobody says how it was wound, as a share of its length. Assumption. */
+const AS_PLANNED_SHARE = 0.12;
+
+/** What is on of a strand that nobody counted or measured, and that was wound by the plan: about as much as was planned. */
+export const aboutAsPlanned = (component: number, lengthMm: number): AmountReading => ({
+	kind: 'amount',
+	component,
+	lengthMm,
+	lengthSigmaMm: AS_PLANNED_SHARE * lengthMm
+});

@@ -48,3 +48,9 @@ export const isKnown = (component: Component): component is KnownComponent => 's
 /** Space a component takes on a spool, wherever it lies: its volume over its packing, mm³; 0 while its length is open. */
 export const spaceMm3 = (component: Component): number =>
 	isKnown(component) ? totalVolumeMm3(component.sections) / packingFraction(component.layEfficiency) : 0;
+
+/** The place of the strand that is wound to the gap: the open one, else the outermost backing; −1 when there is neither. */
+export function stopOf(stack: Stack): number {
+	const open = stack.findIndex((component) => !isKnown(component));
+	return open >= 0 ? open : stack.findLastIndex(({ role }) => role === 'backing');
+}

@@ -5,7 +5,7 @@ import type { Range } from '../../uncertainty/propagate';
 import { DEFAULT_SPREADS, type Spreads } from '../../uncertainty/spreads';
 import { believe, type Belief } from '../belief';
 import { estimateOf, type Estimate } from '../estimate';
-import type { Amount, Reading } from '../reading';
+import { aboutAsPlanned, type Amount, type Reading } from '../reading';
 import { contradiction } from './contradiction';
 
 /** The gap with everything on, and what is known of how the backing was wound. */
@@ -33,16 +33,12 @@ export interface Correction {
 	>;
 }
 
-/** 1σ of how far the backing may be from the plan where nobody says how it was wound, as a share of its length. Assumption. */
-const AS_PLANNED_SHARE = 0.12;
-
 /** What was told of the backing. Where nothing was, that somebody wound about what was planned. */
 function backingReading({ planned, stop }: Belief, { backing, places }: Seen): Reading {
 	if (backing?.depthMm !== undefined)
 		return { kind: 'depth', component: stop, ...backing, depthMm: backing.depthMm, places };
 	if (backing) return { kind: 'amount', component: stop, ...backing };
-	const { lengthMm } = planned.layers[stop]!;
-	return { kind: 'amount', component: stop, lengthMm, lengthSigmaMm: AS_PLANNED_SHARE * lengthMm };
+	return aboutAsPlanned(stop, planned.layers[stop]!.lengthMm);
 }
 
 /**

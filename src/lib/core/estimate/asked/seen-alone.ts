@@ -1,6 +1,6 @@
 import { spoolOf } from '../../calibrate/source';
 import { surfaceForGap } from '../../fit/solve';
-import { isKnown, spaceMm3, type Stack, type UnknownComponent } from '../../fit/stack';
+import { isKnown, spaceMm3, stopOf, type Stack, type UnknownComponent } from '../../fit/stack';
 import { layOfTurns } from '../../fit/wind';
 import { fail, ok, within, type Result } from '../../issues';
 import { scaleBulk } from '../../line/sections';
@@ -123,8 +123,7 @@ const spoolIn = ({ source }: Problem): Spool | undefined => {
  * {@link lyingAs} at `turns`.
  */
 export function asSeenAlone(problem: Problem, seen: SeenAlone, spreads: Spreads): Result<Stack> {
-	const stop = problem.stack.findIndex((c) => !isKnown(c));
-	const at = stop >= 0 ? stop : problem.stack.findLastIndex(({ role }) => role === 'backing');
+	const at = stopOf(problem.stack);
 	const built = within(spoolOf(problem.source), 'spool');
 	if (!built.ok) return built;
 	const { spool } = built.value;
