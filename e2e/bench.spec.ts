@@ -136,7 +136,7 @@ test('wound for the wrong hand: off it comes, back to the hand, and on from ther
 	expect(await turnsOn(page)).toBe(0);
 	await page.keyboard.press('t');
 
-	// A way back taken by mistake is taken back itself.
+	// Going back by mistake can itself be undone.
 	await page.getByText(/Everything noted so far/).click();
 	await page.getByRole('button', { name: /^Take back: It is set, or wound, for the wrong hand/ }).click();
 	await expect.poll(() => turnsOn(page)).toBe(310);

@@ -1,6 +1,6 @@
 import { expect, open, test } from './server';
 
-test('a line on a coil comes in without a winding: taken back, there again, put right, labelled', async ({
+test('a line on a coil comes in without a winding: undone, there again, put right, labelled', async ({
 	page
 }) => {
 	await open(page, '/care');

@@ -7,7 +7,7 @@ test('an empty care page teaches', async ({ page }) => {
 	await expect(page.getByText('Nothing was wound yet.')).toBeVisible();
 });
 
-test('twelve days out: what falls due, done, taken back, and on the rack', async ({ page, demo }) => {
+test('twelve days out: what falls due, done, undone, and on the rack', async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
 	const days = page.getByRole('form', { name: 'Days out' });
 	await days.getByLabel('Out with').selectOption({ label: 'Beck reel, grayling' });
@@ -205,7 +205,7 @@ test("the rules are anyone's to edit, and the usual ones come back", async ({ pa
 	// Backing is tested at each change of line, unless someone says otherwise.
 	await rules.getByLabel('Tug-test it: at a change of line').uncheck();
 	await expect(rules.getByLabel('Tug-test it: at a change of line')).not.toBeChecked();
-	// Another rule, for everyone to see; taken back, it holds no longer.
+	// Another rule, for everyone to see; undone, it holds no longer.
 	const another = rules.getByRole('form', { name: 'Another rule' });
 	await another.getByLabel('Another rule').selectOption({ label: 'Judge whether it is still good' });
 	await another.getByLabel('Of').selectOption({ label: 'backing' });

@@ -15,7 +15,7 @@ async function toBacking(page: Page): Promise<string> {
 const turns = async (page: Page): Promise<number> => Number(await page.locator('[data-turns]').textContent());
 const synced = (page: Page) => expect(page.locator('[data-sync="saved"]')).toBeVisible();
 
-test('turns are counted by keys and by tap, taken back, and survive a reload', async ({ page, demo }) => {
+test('turns are counted by keys and by tap, undone, and survive a reload', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
 	await toBacking(page);
 	// As fast as keys come: none is lost, and all of them arrive.

@@ -23,7 +23,7 @@ function clientOf(url: string) {
 	return { send, entries, find };
 }
 
-test('a swap over the wire: planned, wound, taken back, and everything found each time', async ({ demo }) => {
+test('a swap over the wire: planned, wound, undone, and everything found each time', async ({ demo }) => {
 	const { send, entries, find } = clientOf(demo.url);
 	const line = await find('Weight-forward 4, floating');
 	const coil = await find('on a coil: Floating, for the spring');

@@ -28,7 +28,7 @@ test('a phone over plain http counts, and all of it arrives', async ({ page, dem
 		.toMatch(/^Find the line/);
 });
 
-test('a phone over plain http writes down what was done, and takes it back', async ({ page, demo }) => {
+test('a phone over plain http writes down what was done, and undoes it', async ({ page, demo }) => {
 	expect(demo.url).toContain('127.0.0.1');
 	await open(page, '/care?add=1');
 	const days = page.getByRole('form', { name: 'Days out' });

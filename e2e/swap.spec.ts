@@ -21,7 +21,7 @@ async function through(
 }
 const row = (page: Page, text: string) => page.locator('[data-kept]').filter({ hasText: text });
 
-test('two lines swapped at the bench, and both found; taken back, they are where they were', async ({
+test('two lines swapped at the bench, and both found; undone, they are where they were', async ({
 	page,
 	demo
 }) => {
@@ -81,7 +81,7 @@ test('two lines swapped at the bench, and both found; taken back, they are where
 	await expect(label).toContainText('rear end first');
 	await expect(label).toContainText('twist');
 	expect((await label.boundingBox())!.width / (await label.boundingBox())!.height).toBeCloseTo(62 / 29, 1);
-	// Taken back, the winding and what followed from it are gone.
+	// Undone, the winding and what followed from it are gone.
 	await open(page, demo.url);
 	await beck.getByRole('link').first().click();
 	await page.getByRole('link', { name: 'Bench', exact: true }).click();
@@ -129,7 +129,7 @@ test('what is written on a coil while the server is away is there when it is bac
 	await server.start();
 	await page.getByRole('button', { name: 'Write it down' }).last().click();
 	await expect(row(page, 'on a coil: drawer two')).toHaveCount(1);
-	// One thing too many: taken back, the line is on its spool again.
+	// One thing too many: undone, the line is on its spool again.
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'Written down.' })

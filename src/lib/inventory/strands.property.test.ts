@@ -263,7 +263,7 @@ describe('what was brought', () => {
 			issues: [{ code: 'unreadable_quantity', path: ['length'] }]
 		});
 	});
-	it('is there from when it came, until that is taken back, and again when that is', () => {
+	it('is there from when it came, until that is undone, and again when that is', () => {
 		const back: CareEvent = { id: 'back-1', day: dayOf('2026-04-02'), at: 2, kind: 'undone', of: came.id };
 		const again: CareEvent = { id: 'again-1', day: dayOf('2026-04-03'), at: 3, kind: 'undone', of: back.id };
 		expect(there()).toEqual([]);

@@ -60,7 +60,7 @@ describe('a thing and what happened to it', () => {
 			})
 		);
 	});
-	it('what is taken back does not count, and counts again when that is taken back; history stays', () => {
+	it('what is undone does not count, and counts again when that is undone; history stays', () => {
 		const wrong = at('2026-06-02', { kind: 'fished', days: 12, water: 'fresh' });
 		const back = at('2026-06-03', { kind: 'undone', of: wrong.id });
 		const again = at('2026-06-04', { kind: 'undone', of: back.id });

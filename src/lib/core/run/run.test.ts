@@ -42,7 +42,7 @@ describe('a count', () => {
 		);
 		expect(runState(sequence(base)).sessions.has('s1')).toBe(true);
 	});
-	it('of a counter taken back stays back, whatever it reads afterwards', () => {
+	it('of a counter stays undone once it is, whatever it reads afterwards', () => {
 		const events = sequence(counter(1, 100), counter(2, 140), { kind: 'undo', of: 'e1' }, counter(3, 150));
 		expect(on(events)).toBe(110);
 	});
@@ -52,7 +52,7 @@ describe('a count', () => {
 });
 
 describe('undo', () => {
-	it('takes any event back, and an undo of the undo brings it again', () => {
+	it('undoes any event, and an undo of the undo restores it', () => {
 		const [a, b] = sequence(turns(10), turns(20)) as [RunEvent, RunEvent];
 		const undo: RunEvent = { id: 'u', at: 5000, kind: 'undo', of: a.id };
 		const redo: RunEvent = { id: 'r', at: 6000, kind: 'undo', of: 'u' };
@@ -228,7 +228,7 @@ describe('a run', () => {
 describe('what was noted', () => {
 	const at = (ms: number, event: Without<RunEvent>): RunEvent =>
 		({ ...event, id: `m${ms}`, at: ms }) as RunEvent;
-	it('turns of a counter that come without a pause are one entry, taken back together', () => {
+	it('turns of a counter that come without a pause are one entry, undone together', () => {
 		const events = [
 			at(0, turns(10)),
 			...[1, 2, 3].map((k) => at(1000 * k, counter(k, 7 * k))),

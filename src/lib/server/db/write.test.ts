@@ -59,7 +59,7 @@ describe('a write', () => {
 		expect(await photos()).toEqual(['a']);
 	});
 
-	it('that is refused takes back what it had begun, and can be asked again', async () => {
+	it('that is refused undoes what it had begun, and can be asked again', async () => {
 		const refused = await write(db, { id: 'refused-write' }, async (trx, now) => {
 			await insertPhoto(trx, 'half', photo, now);
 			return gone('album');

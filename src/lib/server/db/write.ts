@@ -18,7 +18,7 @@ export interface WriteId {
 /** For rows that each carry an id of their own and are inserted once (events, photos): the write itself needs none. */
 export const ROWS_HAVE_IDS = undefined;
 
-/** Takes a transaction back and carries why. */
+/** Undoes a transaction and says why. */
 class TakenBack extends Error {
 	constructor(readonly outcome: Outcome<never>) {
 		super('refused');
@@ -67,7 +67,7 @@ async function answeredBefore<T>(
 
 /**
  * The one way to write: everything in one transaction, all of it or nothing. Asked twice under the same id it answers the
- * same and changes nothing; a refusal takes everything back and is not remembered.
+ * same and changes nothing; a refusal undoes everything and is not remembered.
  *
  * @param asked the write's id; {@link ROWS_HAVE_IDS} where every row that is written has one
  * @param work reads and writes through the transaction it is given, and gives its answer, which has to be JSON

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-/** Runs of other jobs than winding from the arbor, which end by themselves; windings that can be taken back; plans dropped. */
+/** Runs of other jobs than winding from the arbor, which end by themselves; windings that can be undone; plans dropped. */
 export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('runs', (table) => {
 		table.text('job').notNullable().defaultTo('wind');

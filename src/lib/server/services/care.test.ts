@@ -58,7 +58,7 @@ describe('what is looked after', () => {
 		expect(lines.map(({ spoolId }) => spoolId).sort()).toEqual([first.spoolId, null].sort());
 		expect(lines.find(({ spoolId }) => spoolId === null)!.where).toMatch(/^on a coil: off /);
 	});
-	it('twelve days out make a line due to be cleaned; cleaned, it is not; taken back, it is again', async () => {
+	it('twelve days out make a line due to be cleaned; cleaned, it is not; undone, it is again', async () => {
 		await wound('2026-04-01');
 		const { kept } = await entry('line', '2026-06-01');
 		const add = (one: CareEvent) => addCareEvents(db, [{ keptId: kept.id, event: one }]);
@@ -141,7 +141,7 @@ describe('what was there before it was wound here', () => {
 		expect(bad).toMatchObject({ ok: false, refusal: { issues: [{ path: ['component', 'length'] }] } });
 		expect((await care(db, dayOf('2026-06-01'))).entries).toHaveLength(1);
 	});
-	it('taken back it is gone, and can be brought again; wound, it is where it was wound', async () => {
+	it('undone it is gone, and can be brought in again; wound, it is where it was wound', async () => {
 		await bring(db, thing(), dayOf('2026-06-01'));
 		const { id } = (await entry('line', '2026-06-01')).kept;
 		const back = event('2026-06-01', { kind: 'undone', of: `${id}:came` });

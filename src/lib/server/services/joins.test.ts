@@ -289,7 +289,7 @@ describe('what was read before', () => {
 		expect([before.states.get(line!.id)!.daysOut, before.states.size]).toEqual([days, size]);
 	});
 
-	it('inside a write that was taken back is forgotten with it', async () => {
+	it('inside a write that was undone is forgotten with it', async () => {
 		const { id } = await wound();
 		await startRun(db, 'run-off', id, 'off.1');
 		// Half of the events are in when it falls over; what was read of them meanwhile must not last.

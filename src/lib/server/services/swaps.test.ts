@@ -96,7 +96,7 @@ describe('two lines swapped, and both found', () => {
 		expect(now).toMatchObject({ backingMm: before.backingMm, backingMeasured: true, turns: 320, depthMm: 9 });
 		expect((await hands(db)).flatMap(({ fills }) => fills)).toHaveLength(1);
 	});
-	it('taken back, the winding and all that followed from it are gone; brought again, they are there', async () => {
+	it('undone, the winding and all that followed from it are gone; restored, they are there', async () => {
 		const { id, spoolId } = await wound('Tarn');
 		const before = await where();
 		const swap = await record(await plan(spoolId, [sinker]), '2026-06-01');
@@ -232,7 +232,7 @@ describe('jobs that wind nothing new', () => {
 		await addCareEvents(db, [{ keptId: `${id}:line`, event: { ...off, to } }]);
 		await record(await plan(spoolId, [sinker]), '2026-06-01');
 		expect((await where())[`${id}:line`]).toBe('on a coil: drawer');
-		// Taken back, it never left before the sinker came: then it went on a coil as anything does.
+		// Undone, it never left before the sinker came: then it went on a coil as anything does.
 		const undone = {
 			id: 'event-0010',
 			day: dayOf('2026-06-02'),
@@ -306,7 +306,7 @@ describe('the care page', () => {
 			{ kind: 'fished', days: 3, salt: true }
 		]);
 	});
-	it('a line put on a coil by hand bares its backing; taken back, it does not', async () => {
+	it('a line put on a coil by hand bares its backing; undone, it does not', async () => {
 		const { id } = await wound('Tarn');
 		const backing = async () => (await care(db, TODAY)).entries.find(({ kept }) => kept.kind === 'backing')!;
 		const to = { on: 'coil', label: 'x' } as const;

@@ -151,7 +151,7 @@ export class Run {
 		this.#push();
 	}
 
-	/** Takes an entry of the log back; the last one when none is named. */
+	/** Undoes an entry of the log, the last one when none is named. */
 	async undo(entry: LogEntry | undefined = this.state.undoable): Promise<void> {
 		if (entry) await this.add(...undoOf(entry));
 	}

@@ -81,8 +81,8 @@
 	</p>
 	{#if now && !winding.surprise && now.gap.asItIs.range.low < RUBS_MM}
 		<p class="mt-2 max-w-[52ch] text-[17px] text-warn" data-second-place>
-			The gap is {showSmallRange(now.gap.asItIs.range.low, now.gap.asItIs.range.high, units)}, nine times out
-			of ten, so it may rub. Measure it in a second place.
+			The gap is {showSmallRange(now.gap.asItIs.range.low, now.gap.asItIs.range.high, units)}
+			{small}, nine times out of ten, so it may rub. Measure it in a second place.
 		</p>
 	{/if}
 {/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { showSmall, showSmallRange, showTurns } from '$lib/wording/units';
+	import { showSmall, showSmallRange, showTurns, smallUnit } from '$lib/wording/units';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { choicesOf } from './surprise';
 	import type { WindingState } from './winding.svelte';
@@ -15,14 +15,15 @@
 {#if surprise?.told.expected && asked}
 	{@const { low, high } = surprise.told.expected.range}
 	<section
-		class="mt-4 max-w-3xl border-2 border-warn p-4"
+		class="my-4 max-w-3xl border-2 border-warn p-4"
 		aria-label="A reading that surprises"
 		data-surprise
 	>
 		<h3 class="text-[22px] font-bold">
 			You read {showSmall(asked.depthMm, units)}{asked.turns > 0
 				? ` after ${showTurns(asked.turns)} turns`
-				: ''}. Wendle expected {showSmallRange(Math.max(low, 0), high, units)}.
+				: ''}. Wendle expected {showSmallRange(Math.max(low, 0), high, units)}
+			{smallUnit(units)}.
 		</h3>
 		<p class="mt-1 text-[17px]">What happened? Until you say, this reading changes nothing.</p>
 		<div class="mt-3 grid gap-2 sm:grid-cols-2">

@@ -3,7 +3,7 @@
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { FRONT } from '../../charts/knot/layout';
 
-	/** Stages to put in order, by tapping them one after another; tapping again takes one back. */
+	/** Stages to put in order, by tapping them one after another; tapping again removes one. */
 	interface Props {
 		knot: Knot;
 		exercise: Extract<Exercise, { kind: 'order' }>;

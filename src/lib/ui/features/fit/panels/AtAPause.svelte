@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { checkpoint, correct, parseLength, ROLE_NAMES, type Checkpoint, type Result } from '$lib/core';
 	import {
+		longUnit,
 		showLong,
 		showLongRange,
 		showSmall,
@@ -116,7 +117,8 @@
 			told.value.lengthSoFarMm + ranges.lengthMm.low,
 			told.value.lengthSoFarMm + ranges.lengthMm.high,
 			units
-		)}. Stopped by depth the gap is {showSmallRange(
+		)}
+		{longUnit(units)}. Stopped by depth the gap is {showSmallRange(
 			ranges.gapByDepthMm.low,
 			ranges.gapByDepthMm.high,
 			units
