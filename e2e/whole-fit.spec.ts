@@ -190,7 +190,7 @@ test('which way: a ladder with a recommendation, and a half-fit', async ({ page 
 	await expect(page.getByText(/what this line really takes on this spool/)).toBeVisible();
 	await page.getByLabel('The line alone stands at').fill('40 mm');
 	await page.keyboard.press('Tab');
-	await expect(page.getByText(/below the arbor/)).toBeVisible();
+	await expect(page.getByRole('tabpanel').getByText(/below the arbor/)).toBeVisible();
 });
 
 test('a checkpoint and a correction', async ({ page }) => {
