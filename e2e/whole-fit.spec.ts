@@ -176,7 +176,7 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 	await expect(page.locator('[data-sure="rub"]')).toContainText('%');
 	await page.getByLabel('Tightness').fill('plenty');
 	await page.keyboard.press('Tab');
-	await expect(page.getByText(/is not a share yet/)).toBeVisible();
+	await expect(page.getByRole('tabpanel').getByText(/is not a share yet/)).toBeVisible();
 });
 
 test('which way: a ladder with a recommendation, and a half-fit', async ({ page }) => {
