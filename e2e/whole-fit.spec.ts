@@ -298,14 +298,18 @@ test('every spool with every line: sorted, by another backing, and on to a set-u
 	await expect(page.getByRole('button', { name: 'Edit the Weight-forward 6, sinking' })).toBeVisible();
 });
 
-test('a hand is learnt from what was written down, and can be forgotten', async ({ page, demo }) => {
+test('a plan starts from what earlier windings taught, and any of them can be left out', async ({
+	page,
+	demo
+}) => {
 	expect(demo.url).toBeTruthy();
 	await open(page, '/');
 	const href = await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href');
 	await open(page, href!);
+	await expect(page.locator('[data-learnt]')).toContainText('what Wendle has learnt');
 	await tab(page, 'How sure');
 	const hand = page.locator('[data-hand]');
-	await expect(hand).toContainText('after 2 fills');
+	await expect(hand).toContainText('after 2 windings');
 	const span = async (): Promise<number> => {
 		const [low, high] = (await page
 			.locator('[data-answer="length"]')
@@ -316,14 +320,14 @@ test('a hand is learnt from what was written down, and can be forgotten', async 
 			.map(Number);
 		return high! - low!;
 	};
-	const before = await span();
-	await page.getByRole('button', { name: /^Reckon with 0\.\d\d ± / }).click();
-	await expect.poll(span).toBeLessThan(0.8 * before);
-	await page.getByRole('button', { name: 'Forget these fills' }).click();
-	await expect(hand).toContainText('after 0 fills');
-	await page.getByRole('button', { name: 'Let them count again' }).click();
-	await expect(hand).toContainText('after 2 fills');
-	await page.getByLabel('Lay to reckon with').fill('tight');
+	const learnt = await span();
+	await page.getByRole('button', { name: 'Leave these windings out' }).click();
+	await expect(hand).toContainText('after 0 windings');
+	await expect.poll(span).toBeGreaterThan(1.15 * learnt);
+	await page.getByRole('button', { name: 'Count these windings again' }).click();
+	await expect(hand).toContainText('after 2 windings');
+	await expect.poll(span).toBe(learnt);
+	await page.getByLabel('Your own figure').fill('tight');
 	await page.keyboard.press('Tab');
 	await expect(page.getByText(/is not a lay yet/)).toBeVisible();
 });

@@ -42,3 +42,10 @@ for (const share of PAUSES) table(`A pause at ${100 * share} %`, benchPause(shar
 for (const places of [1, 2])
 	table(`A correction, each reading in ${places} place(s)`, benchCorrection(places, WORLDS, SEED));
 table('A spey stack laid by one hand, no reading', benchSpey(WORLDS, SEED));
+
+const { benchLearntRack } = await bundled('rack');
+for (const from of /** @type {const} */ (['one bulk spool', 'a spool of its own']))
+	table(
+		`The eleventh winding of a rack of six spools and two people, backing from ${from}, by the plain plan`,
+		benchLearntRack(from, WORLDS, SEED)
+	);

@@ -74,6 +74,11 @@ async function coreFigures() {
 	time(estimateOnce, 30);
 	say('an estimate from ten readings', `${median(time(estimateOnce, 50)).toFixed(1)} ms`, 'aim: under 5 ms');
 	say('20,000 samples of it', `${median(time(sampleOnce, 3)).toFixed(0)} ms`, 'aim: under 300 ms');
+	const { count, atOnce, oneMore } = (await bundled('rack')).rackSpeed();
+	time(atOnce, 3);
+	say(`a rack of ${count} windings learnt`, `${median(time(atOnce, 7)).toFixed(0)} ms`, 'aim: under 1 s');
+	time(oneMore, 5);
+	say('the same with one winding more', `${median(time(oneMore, 15)).toFixed(0)} ms`, 'aim: under 100 ms');
 	say(
 		'match matrix, 50 spools by 200 lines',
 		`${median(time(matrixOnce, 3)).toFixed(0)} ms`,

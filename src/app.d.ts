@@ -13,6 +13,8 @@ declare global {
 			zone: string | undefined;
 			/** The person's own ways, where people differ. */
 			schools: ChosenTechniques;
+			/** Who winds at this device; empty while nobody said. */
+			winder: string;
 		}
 		interface Error {
 			/** What is wrong with the data file, where it is that. */

@@ -1,4 +1,12 @@
-import { readTheme, readUnits, TECHNIQUES_COOKIE, THEME_COOKIE, ZONE_COOKIE } from '$lib/ui/state/cookies';
+import {
+	MOST_NAME,
+	readTheme,
+	readUnits,
+	TECHNIQUES_COOKIE,
+	THEME_COOKIE,
+	WINDER_COOKIE,
+	ZONE_COOKIE
+} from '$lib/ui/state/cookies';
 import { readTechniques } from '$lib/ui/state/techniques-cookie';
 import { UNITS_COOKIE } from '$lib/wording/units';
 import { closeDatabase } from '$lib/server/db';
@@ -17,6 +25,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.zone = event.cookies.get(ZONE_COOKIE);
 	event.locals.today = todayIn(event.locals.zone);
 	event.locals.schools = readTechniques(event.cookies.get(TECHNIQUES_COOKIE));
+	event.locals.winder = (event.cookies.get(WINDER_COOKIE) ?? '').slice(0, MOST_NAME);
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>

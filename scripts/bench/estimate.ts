@@ -132,9 +132,9 @@ class Tally {
 	}
 }
 
-const tallies = <K extends string>(names: readonly K[]): Record<K, Tally> =>
+export const tallies = <K extends string>(names: readonly K[]): Record<K, Tally> =>
 	Object.fromEntries(names.map((name) => [name, new Tally()])) as Record<K, Tally>;
-const rowsOf = (all: Record<string, Tally>) =>
+export const rowsOf = (all: Record<string, Tally>) =>
 	Object.entries(all).map(([name, tally]) => ({ name, ...tally.row }));
 
 function ask(problem: Problem, readings: readonly Reading[]): Estimate {

@@ -4,5 +4,6 @@ export const load: LayoutServerLoad = ({ locals }) => ({
 	units: locals.units,
 	theme: locals.theme,
 	schools: locals.schools,
+	winder: locals.winder,
 	today: locals.today
 });

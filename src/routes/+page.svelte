@@ -79,6 +79,7 @@
 					>{data.coiled === 1 ? '1 thing is due' : `${data.coiled} things are due`} on what lies on coils</a
 				>
 			{/if}
+			<a href="/learnt" class="figure text-[14px] underline underline-offset-4">What Wendle has learnt</a>
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
 		<Shelf {entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />

@@ -86,7 +86,12 @@ export { sampleEstimate } from './estimate/sample';
 export type { Ranged } from './estimate/ranged';
 export { aboutAsPlanned, TAKEN_AS, type Reading, type TakenAs } from './estimate/reading';
 export type { Explanation } from './estimate/surprise';
-export { handAsLay, learnHand, observeHand, priorHand, type HandBelief } from './calibrate/hand';
+export { learnRack, marginalOf, type Learnt } from './learn/rack';
+export type { RackWinding } from './learn/local';
+export { beforeAndNow, idsBehind, type BeforeAndNow } from './learn/told';
+export { learntFor, startingFrom, type Known } from './learn/start';
+export { isDoubted } from './learn/rack';
+export type { Things } from './learn/things';
 export { castLengthMm } from './fit/cast';
 export {
 	matchMatrix,
@@ -110,6 +115,7 @@ export {
 } from './uncertainty/monte-carlo';
 export { DEFAULT_SPREADS, RANGE_Z, READING_SPREADS, type Spreads } from './uncertainty/spreads';
 export type { Problem } from './uncertainty/inputs';
+export { learntBelow } from './uncertainty/joint';
 export { firstOrder, type FirstOrder, type Share } from './uncertainty/first-order';
 export type { Range } from './uncertainty/propagate';
 export { judge, usualBackingMm, type Alternative, type Verdict } from './judge/judge';

@@ -40,6 +40,8 @@ export interface WindingHistory {
 	readonly events: ReadonlyMap<string, readonly CareEvent[]>;
 	/** What each thing is made of, as it was last wound. */
 	readonly made: ReadonlyMap<string, ComponentForm>;
+	/** For each winding the strands that stayed as an earlier one laid them, with that winding's id. */
+	readonly stayed: ReadonlyMap<string, ReadonlyMap<string, string>>;
 }
 
 /** The very strand that a component of a set-up is: said, or this set-up's own. */
@@ -125,6 +127,8 @@ interface Lying {
 	readonly part: string;
 	readonly day: Day;
 	readonly at: number;
+	/** The winding that laid it. */
+	readonly laid: string;
 }
 type Written = ReadonlyMap<string, readonly CareEvent[]>;
 
@@ -145,6 +149,7 @@ class Telling {
 	readonly kept = new Map<string, Strand>();
 	readonly made = new Map<string, ComponentForm>();
 	readonly events = new Map<string, CareEvent[]>();
+	readonly stayed = new Map<string, ReadonlyMap<string, string>>();
 	/** What lies on each spool, from the arbor outward. */
 	readonly #on = new Map<string, readonly Lying[]>();
 	readonly #written: Written;
@@ -171,15 +176,23 @@ class Telling {
 		const { spoolId } = record;
 		const strands = strandsIn(record).filter(({ id, lengthMm }) => lengthMm > 0 || this.kept.has(id));
 		const [day, at] = [record.woundOn, record.writtenAt];
-		const now = strands.map(({ id, component }): Lying => ({ id, part: component.id, day, at }));
 		const before = (this.#on.get(spoolId) ?? []).filter((lying) => isThere(lying, record, this.#written));
 		const staying = commonOf(
-			now.map(({ id }) => id),
+			strands.map(({ id }) => id),
 			before.map(({ id }) => id)
 		);
-		const again = staying === now.length && staying === before.length;
+		const again = staying === strands.length && staying === before.length;
+		const stays = again ? [] : before.slice(0, staying);
+		if (stays.length > 0) this.stayed.set(record.id, new Map(stays.map(({ id, laid }) => [id, laid])));
+		const now = strands.map(({ id, component }, place): Lying => ({
+			id,
+			part: component.id,
+			day,
+			at,
+			laid: stays[place]?.laid ?? record.id
+		}));
 		strands.forEach((strand, place) => {
-			if (!again && place < staying) this.#stays(record, strand);
+			if (place < stays.length) this.#stays(record, strand);
 			else this.#goesOn(record, strand, again);
 		});
 		for (const lying of before) if (!now.some(({ id }) => id === lying.id)) this.#comesOff(record, lying);
@@ -250,7 +263,8 @@ export function windingHistory(
 ): WindingHistory {
 	const telling = new Telling(written, brought);
 	for (const record of records) telling.take(record);
-	return { kept: [...telling.kept.values()], events: telling.events, made: telling.made };
+	const { kept, events, made, stayed } = telling;
+	return { kept: [...kept.values()], events, made, stayed };
 }
 
 /**

@@ -21,6 +21,7 @@ import {
 	type StrandDiameter
 } from '$lib/core';
 import { BOUNDS, outOf } from './bounds';
+import type { LearntHere } from './learnt-here';
 
 /** How tightly a strand lies: η, and its own 1σ as a share where it was learnt. */
 export interface Lay {
@@ -63,6 +64,8 @@ export interface SetupDescription {
 	readonly halfFitMm?: number;
 	/** Turns of backing that then went over it until the gap was right: the reverse fill. */
 	readonly reverseTurns?: number;
+	/** What earlier windings have taught of its spool, strands and winder. */
+	readonly learnt?: LearntHere | undefined;
 }
 
 const isBraid = (role: Role): boolean => role === 'backing' || role === 'bed';

@@ -17,6 +17,7 @@ import type { SetupDescription } from './description';
 import { evaluate, type Evaluation } from './evaluate';
 import type { FillForm, SetupForm } from './form';
 import { gapOver, type GapLeft } from './gap-over';
+import type { LearntHere } from './learnt-here';
 import { readSource, readSpreads } from './read-spool';
 import { readParts, readSwap, type Part } from './read-strands';
 import { readField, readOptional, Reader, readTurns } from './read-text';
@@ -96,7 +97,12 @@ export interface ReadForm {
 }
 
 /** Reads a form into its description; issues go to `reader` with the path of their field. */
-export function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: Reader): ReadForm {
+export function readForm(
+	{ spool, fill }: SetupForm,
+	units: UnitSystem,
+	reader: Reader,
+	learnt?: LearntHere
+): ReadForm {
 	const small = smallUnit(units);
 	const source = readSource(spool, units, reader);
 	const parts = readParts(fill, units, reader);
@@ -116,7 +122,8 @@ export function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: 
 			gapMm,
 			spreads,
 			...(halfFitMm !== undefined && { halfFitMm }),
-			...(reverseTurns !== undefined && { reverseTurns })
+			...(reverseTurns !== undefined && { reverseTurns }),
+			learnt
 		},
 		parts,
 		leaderMm
@@ -126,10 +133,12 @@ export function readForm({ spool, fill }: SetupForm, units: UnitSystem, reader: 
 /**
  * Works a set-up out: what was typed, through the core, to the answers and the judgement.
  * Issues carry the path of the field in the form.
+ *
+ * @param learnt what earlier windings have taught of its spool, strands and winder
  */
-export function workOut(form: SetupForm, units: UnitSystem): Result<Workout> {
+export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere): Result<Workout> {
 	const reader = new Reader();
-	const { description, parts, leaderMm } = readForm(form, units, reader);
+	const { description, parts, leaderMm } = readForm(form, units, reader, learnt);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const evaluated = evaluate(description);
 	if (!evaluated.ok) return { ok: false, issues: atFields(evaluated.issues, description.spool.kind) };

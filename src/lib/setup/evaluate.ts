@@ -4,6 +4,7 @@ import {
 	DEFAULT_SPREADS,
 	firstOrder,
 	isKnown,
+	learntBelow,
 	level,
 	ok,
 	solveFit,
@@ -20,6 +21,7 @@ import {
 	type Stack
 } from '$lib/core';
 import { componentOf, type SetupDescription } from './description';
+import { asLearnt } from './learnt';
 
 /** What a described set-up amounts to: the answers and their ranges. */
 export interface Evaluation {
@@ -52,7 +54,11 @@ function asSeen(
 	if (depthMm === undefined || stopIndex < 0 || stopIndex + 1 >= described.stack.length)
 		return ok({ problem: described, seen: false });
 	const stack = asSeenAlone(described, { depthMm, reverseTurns }, spreads);
-	if (stack.ok) return ok({ problem: { ...described, stack: stack.value }, seen: true });
+	if (stack.ok) {
+		const first = reverseTurns === undefined ? stopIndex + 1 : stopIndex;
+		const learnt = described.learnt && learntBelow(described.learnt, first);
+		return ok({ problem: { ...described, stack: stack.value, learnt }, seen: true });
+	}
 	const at: Record<string, string> = { depthMm: 'halfFitMm', turns: 'reverseTurns' };
 	return {
 		ok: false,
@@ -63,26 +69,34 @@ function asSeen(
 	};
 }
 
+/** A set-up as the core takes it, as it is described: nothing that was seen or learnt is in it. Issues carry paths into the description. */
+export function problemOf(description: SetupDescription): Result<{ problem: Problem; spreads: Spreads }> {
+	const { spool: source, gapMm } = description;
+	const spool = within(spoolOf(source), 'spool');
+	const stack = all(
+		description.stack.map((strand) => componentOf(strand, description.spreads)),
+		(i) => ['stack', i]
+	);
+	if (!stack.ok || !spool.ok)
+		return { ok: false, issues: [spool, stack].flatMap((read) => (read.ok ? [] : read.issues)) };
+	return ok({ problem: { source, stack: stack.value, gapMm }, spreads: spreadsOf(description) });
+}
+
 /**
  * Works out a described set-up: answers, and the ranges they have with what may be off in each input. Issues carry paths
  * into the description.
  */
 export function evaluate(description: SetupDescription): Result<Evaluation> {
-	const known = within(spoolOf(description.spool), 'spool');
-	const described = all(
-		description.stack.map((strand) => componentOf(strand, description.spreads)),
-		(i) => ['stack', i]
-	);
-	if (!described.ok || !known.ok)
-		return { ok: false, issues: [known, described].flatMap((read) => (read.ok ? [] : read.issues)) };
-	const { spool } = known.value;
-	const stopIndex = stopOf(described.value);
-	const spreads = spreadsOf(description);
-	const asDescribed = { source: description.spool, stack: described.value, gapMm: description.gapMm };
-	const lying = asSeen(asDescribed, stopIndex, description, spreads);
+	const described = problemOf(description);
+	if (!described.ok) return described;
+	const { problem: plain, spreads } = described.value;
+	const stopIndex = stopOf(plain.stack);
+	const lying = asSeen(asLearnt(plain, spreads, description), stopIndex, description, spreads);
 	if (!lying.ok) return lying;
 	const { problem } = lying.value;
-	const fit = solveFit(spool, problem.stack, problem.gapMm);
+	const known = within(spoolOf(problem.source), 'spool');
+	if (!known.ok) return known;
+	const fit = solveFit(known.value.spool, problem.stack, problem.gapMm);
 	if (!fit.ok) return fit;
 	return ok({
 		problem,

@@ -2,7 +2,8 @@ import { spoolOf } from '../calibrate/source';
 import { solveFit, surfaceForGap, type Fit } from '../fit/solve';
 import { stopOf } from '../fit/stack';
 import { fail, ok, within, type Result } from '../issues';
-import { uncertainInputs, type Problem } from '../uncertainty/inputs';
+import type { Problem } from '../uncertainty/inputs';
+import { jointInputs } from '../uncertainty/joint';
 import type { Spreads } from '../uncertainty/spreads';
 import { ofSpool, ofStrands, OTHER_TIMES } from './labels';
 import { gradient, posterior, updated, varianceAlong, type Observed, type Posterior } from './posterior';
@@ -128,7 +129,7 @@ export function believe(problem: Problem, readings: readonly Reading[], spreads:
 	const stop = stopOf(problem.stack);
 	if (stop < 0) return fail({ code: 'nothing_to_correct' }, ['stack']);
 	const story = storyOf(problem.stack, stop, planned.value, readings, spreads);
-	const plain = stateOf(problem, uncertainInputs(problem, spreads), story.nuisances);
+	const plain = stateOf(jointInputs(problem, spreads), story.nuisances);
 	const sigmas = sigmasOf(plain, readings, stop);
 	const state = sigmas ? { ...plain, sigmas } : plain;
 	return ok({ problem, spreads, planned: planned.value, stop, story, state, ...judge(state, story, stop) });

@@ -89,17 +89,19 @@ function costOf<World>(
 }
 
 const ROOT_TAU = Math.sqrt(2 * Math.PI);
-const densities = ({ sigma, slipWithin }: Observed<never>, z: number): { kept: number; slipped: number } => ({
+type Slipping = Pick<Observed<never>, 'sigma' | 'slipWithin'>;
+const densities = ({ sigma, slipWithin }: Slipping, z: number): { kept: number; slipped: number } => ({
 	kept: ((1 - SLIP_CHANCE) * Math.exp((-z * z) / 2)) / (sigma * ROOT_TAU),
 	slipped: SLIP_CHANCE / (2 * slipWithin!)
 });
-function logDensity(reading: Observed<never>, z: number): number {
+/** Log density of a reading so many standard deviations off, up to a constant. */
+export function logDensity(reading: Slipping, z: number): number {
 	if (reading.slipWithin === undefined) return (-z * z) / 2;
 	const { kept, slipped } = densities(reading, z);
 	return Math.log(kept + slipped);
 }
 /** How much a reading counts: its chance not to be a slip. */
-function weightOf(reading: Observed<never>, z: number): number {
+export function weightOf(reading: Slipping, z: number): number {
 	if (reading.slipWithin === undefined) return 1;
 	const { kept, slipped } = densities(reading, z);
 	return kept / (kept + slipped);

@@ -73,7 +73,7 @@ class Telling {
 	#backingLaying = 0;
 	covered = false;
 	current = -1;
-	readonly nuisances = new Map<string, number>();
+	readonly nuisances = new Map<string, Nuisance>();
 
 	constructor(
 		readonly stack: Stack,
@@ -83,18 +83,19 @@ class Telling {
 		this.amounts = stack.map(() => undefined);
 	}
 
-	#doubt(id: string, sigma: number): string {
-		this.nuisances.set(id, sigma);
+	#doubt(id: string, sigma: number, component?: number): string {
+		this.nuisances.set(id, { id, sigma, component });
 		return id;
 	}
 
 	#doubtAmount(component: number, { turns, lost, lengthMm, lengthSigmaMm }: Amount): void {
 		const planned = Math.max(this.plannedTurns[component]!, 1);
-		if (turns !== undefined) this.#doubt(countOff(component), COUNT_SHARE);
-		if (lost) this.#doubt(lostOff(component, lost.id), lost.sigmaTurns ?? UNKNOWN_SHARE * planned);
+		const doubt = (id: string, sigma: number): string => this.#doubt(id, sigma, component);
+		if (turns !== undefined) doubt(countOff(component), COUNT_SHARE);
+		if (lost) doubt(lostOff(component, lost.id), lost.sigmaTurns ?? UNKNOWN_SHARE * planned);
 		if (turns !== undefined) return;
-		if (lengthMm !== undefined) this.#doubt(lengthOff(component), lengthSigmaMm ?? LENGTH_SHARE * lengthMm);
-		else this.#doubt(unknownOff(component), UNKNOWN_SHARE * planned);
+		if (lengthMm !== undefined) doubt(lengthOff(component), lengthSigmaMm ?? LENGTH_SHARE * lengthMm);
+		else doubt(unknownOff(component), UNKNOWN_SHARE * planned);
 	}
 
 	/** How it lies, with an amount that nobody has told yet taken from what is told later. */
@@ -130,7 +131,7 @@ class Telling {
 				this.current = this.stack.length - 1;
 				break;
 			case 'over-line':
-				this.#doubt(countOff(this.stop), COUNT_SHARE);
+				this.#doubt(countOff(this.stop), COUNT_SHARE, this.stop);
 				break;
 		}
 	}
@@ -196,13 +197,13 @@ export function storyOf(
 	});
 	const now = telling.lying(later);
 	const end = telling.lying(later, telling.lastLaying);
-	telling.nuisances.set(HABIT, habitSigmaMm(spreads));
-	telling.nuisances.set(GIVING_WAY, GIVING_WAY_SHARE);
+	telling.nuisances.set(HABIT, { id: HABIT, sigma: habitSigmaMm(spreads) });
+	telling.nuisances.set(GIVING_WAY, { id: GIVING_WAY, sigma: GIVING_WAY_SHARE });
 	return {
 		told,
 		now,
 		end,
-		nuisances: [...telling.nuisances].map(([id, sigma]) => ({ id, sigma })),
+		nuisances: [...telling.nuisances.values()],
 		current: telling.current,
 		covered: telling.covered
 	};

@@ -4,7 +4,8 @@ import { isKnown, spaceMm3, type Component, type Stack } from '../fit/stack';
 import { crossSectionMm2 } from '../line/sections';
 import { packingFraction } from '../packing/packing';
 import type { Spool } from '../spool';
-import { tighter, type InputLabel, type Problem, type UncertainInput } from '../uncertainty/inputs';
+import type { InputLabel } from '../uncertainty/inputs';
+import type { JointInputs } from '../uncertainty/joint';
 import type { Amount } from './reading';
 import type { Space } from './posterior';
 import { areaOfRadius, radiusOfArea, radiusOfVolume, volumeOfRadius } from './surfaces';
@@ -13,6 +14,8 @@ import { areaOfRadius, radiusOfArea, radiusOfVolume, volumeOfRadius } from './su
 export interface Nuisance {
 	readonly id: string;
 	readonly sigma: number;
+	/** The strand whose amount it belongs to. */
+	readonly component?: number | undefined;
 }
 
 /** A spool, its stack and what else may be off, as they might truly be. */
@@ -33,45 +36,28 @@ export interface State extends Space<World> {
 	readonly placeOf: (id: string) => number;
 }
 
-/** A problem with every input moved; what only changes how tightly strands lie is added up first, since it is most of them. */
-function movedBy(problem: Problem, inputs: readonly UncertainInput[], x: readonly number[]): Problem {
-	const ln = problem.stack.map(() => 0);
-	let moved = problem;
-	for (let i = 0; i < inputs.length; i++) {
-		const z = x[i]!;
-		if (z === 0) continue;
-		const { layLn, shift } = inputs[i]!;
-		if (layLn) for (let k = 0; k < ln.length; k++) ln[k]! += z * layLn[k]!;
-		else moved = shift(moved, z);
-	}
-	return { ...moved, stack: moved.stack.map((c, k) => (ln[k] === 0 ? c : tighter(c, ln[k]!))) };
-}
-
 export function stateOf(
-	problem: Problem,
-	inputs: readonly UncertainInput[],
+	{ labels, moved }: JointInputs,
 	nuisances: readonly Nuisance[],
 	sigmas?: readonly number[]
 ): State {
-	const places = new Map(nuisances.map(({ id }, i) => [id, inputs.length + i]));
+	const inputs = labels.length;
+	const places = new Map(nuisances.map(({ id }, i) => [id, inputs + i]));
 	return {
-		count: inputs.length + nuisances.length,
+		count: inputs + nuisances.length,
 		sigmas,
-		labels: [
-			...inputs.map(({ key, component }) => (component === undefined ? { key } : { key, component })),
-			...nuisances.map(() => ({ key: 'reading' }) as const)
-		],
+		labels: [...labels, ...nuisances.map(() => ({ key: 'reading' }) as const)],
 		placeOf: (id) => places.get(id) ?? -1,
 		worldAt: (x) => {
-			const moved = movedBy(problem, inputs, x);
-			const built = spoolOf(moved.source);
-			if (!built.ok || !moved.stack.every(hasBulk)) return undefined;
+			const { source, stack } = moved(x);
+			const built = spoolOf(source);
+			if (!built.ok || !stack.every(hasBulk)) return undefined;
 			return {
 				spool: built.value.spool,
-				stack: moved.stack,
+				stack,
 				off: (id) => {
 					const at = places.get(id);
-					return at === undefined ? 0 : x[at]! * nuisances[at - inputs.length]!.sigma;
+					return at === undefined ? 0 : x[at]! * nuisances[at - inputs]!.sigma;
 				}
 			};
 		}

@@ -7,7 +7,8 @@ import { crossSectionMm2, totalVolumeMm3, type LineSection } from '../line/secti
 import type { Random } from '../numeric/random';
 import { packingFraction } from '../packing/packing';
 import { areaToRadius, radiusAtArea, radiusAtVolume, volumeToRadius, type Spool } from '../spool';
-import { uncertainInputs, type Problem } from '../uncertainty/inputs';
+import type { Problem } from '../uncertainty/inputs';
+import { jointInputs } from '../uncertainty/joint';
 import type { Spreads } from '../uncertainty/spreads';
 
 /** What the person at the table knows, and what they set out from. */
@@ -55,10 +56,8 @@ export class World {
 
 	/** A world as likely as the spreads make it. Undefined when chance made no spool. */
 	static draw(belief: Belief, random: Random): World | undefined {
-		const truth = uncertainInputs(belief.problem, belief.spreads).reduce(
-			(problem, { shift }) => shift(problem, random.normal()),
-			belief.problem
-		);
+		const { labels, moved } = jointInputs(belief.problem, belief.spreads);
+		const truth = moved(labels.map(() => random.normal()));
 		const built = spoolOf(truth.source);
 		return built.ok ? new World(belief, truth, built.value.spool, random) : undefined;
 	}

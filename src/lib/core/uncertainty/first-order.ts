@@ -1,6 +1,7 @@
 import { spoolOf } from '../calibrate/source';
 import { solveFit, type Fit } from '../fit/solve';
-import { labelOf, sharesOf, uncertainInputs, type InputKey, type Problem } from './inputs';
+import { sharesOf, type InputKey, type Problem } from './inputs';
+import { jointInputs } from './joint';
 import { outcomeOf, planOf } from './outcome';
 import { propagate, type Move, type Range } from './propagate';
 import { DEFAULT_SPREADS, type Spreads } from './spreads';
@@ -49,9 +50,11 @@ export function firstOrder(problem: Problem, planned: Fit, spreads: Spreads = DE
 	const nominal = answersOf(problem);
 	if (!nominal) throw new RangeError('the problem itself has no answer');
 
-	const moves = uncertainInputs(problem, spreads).map((input): Move<Answer, Label> => ({
-		label: labelOf(input),
-		answers: (z) => answersOf(input.shift(problem, z))
+	const { labels, moved } = jointInputs(problem, spreads);
+	const none = labels.map(() => 0);
+	const moves = labels.map((label, i): Move<Answer, Label> => ({
+		label,
+		answers: (z) => answersOf(moved(none.with(i, z)))
 	}));
 	if (plan)
 		moves.push({

@@ -8,6 +8,7 @@ import {
 } from '../calibrate/source';
 import { isKnown, type Component, type Stack } from '../fit/stack';
 import { scaleBulk } from '../line/sections';
+import type { Matrix } from '../numeric/cholesky';
 import { MAX_LAY_EFFICIENCY } from '../packing/packing';
 import type { Spreads } from './spreads';
 
@@ -16,6 +17,15 @@ export interface Problem {
 	readonly source: SpoolSource;
 	readonly stack: Stack;
 	readonly gapMm: number;
+	/** What earlier windings have left of the spreads; undefined while nothing was learnt. */
+	readonly learnt?: LearntSpreads | undefined;
+}
+
+/** The joint covariance of inputs that earlier windings have narrowed, in their own prior variances: 1 and 0 while nothing is known. */
+export interface LearntSpreads {
+	/** Ids of the inputs. */
+	readonly inputs: readonly string[];
+	readonly covariance: Matrix;
 }
 
 export type InputKey =
@@ -33,6 +43,8 @@ export type InputKey =
 
 /** An uncertain input, and how a problem changes when it is `z` standard deviations off. */
 export interface UncertainInput {
+	/** Names it among the inputs of its problem: "rim", "lay backing", "1 bulk". */
+	readonly id: string;
 	readonly key: InputKey;
 	/** The component it belongs to, if it is not the spool's. */
 	readonly component?: number;
@@ -156,6 +168,7 @@ function layInputs({ source, stack }: Problem, { layShare }: Spreads): Uncertain
 	const common = (component: Component): boolean => component.spreads?.layShare === undefined;
 	const known = source.kind === 'rated' && source.hand !== undefined;
 	const of = (part: number, family?: Family): UncertainInput => ({
+		id: family === undefined ? 'lay' : `lay ${family}`,
 		key: 'lay',
 		layLn: known
 			? undefined
@@ -181,6 +194,7 @@ function layInputs({ source, stack }: Problem, { layShare }: Spreads): Uncertain
 	const own = stack.map((component, index): UncertainInput => {
 		const sigma = component.spreads?.layShare ?? layShare * Math.sqrt(LAY_PARTS.strand);
 		return {
+			id: `${index} lay`,
 			key: 'lay',
 			component: index,
 			layLn: stack.map((_, i) => (i === index ? sigma : 0)),
@@ -207,15 +221,20 @@ const sameBacking = (source: SpoolSource, component: Component): boolean =>
 		({ backingDiameterMm }) => Math.abs(backingDiameterMm - component.diameterMm) < SAME_BACKING_MM
 	);
 
-/** Every uncertain input of a problem: independent standard-normal deviations, which together make what is correlated. */
+/**
+ * Every uncertain input of a problem by itself: standard-normal deviations that are independent as long as nothing was learnt.
+ * What belongs together is drawn by `jointInputs`.
+ */
 export function uncertainInputs(problem: Problem, spreads: Spreads): UncertainInput[] {
 	const spool = sourceShifts(problem.source, spreads).map(([key, moved]): UncertainInput => ({
+		id: key,
 		key,
 		shift: (p, z) => ({ ...p, source: moved(p.source, z) })
 	}));
 	const same = (component: Component): boolean => sameBacking(problem.source, component);
 	const stack = problem.stack.flatMap((component, index) =>
 		componentShifts(component, spreads).map(([key, moved]): UncertainInput => ({
+			id: `${index} ${key}`,
 			key,
 			component: index,
 			shift: (p, z) => {

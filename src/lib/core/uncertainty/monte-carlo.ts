@@ -2,7 +2,8 @@ import type { Fit } from '../fit/solve';
 import { seededRandom } from '../numeric/random';
 import { mean, quantileSorted, shareBelow, summarySorted, type Summary } from '../numeric/sample';
 import type { Share } from './first-order';
-import { labelOf, sharesOf, uncertainInputs, type Problem } from './inputs';
+import { sharesOf, type Problem } from './inputs';
+import { jointInputs } from './joint';
 import { outcomeOf, planOf } from './outcome';
 import { DEFAULT_SPREADS, type Spreads } from './spreads';
 
@@ -50,7 +51,7 @@ function correlationSquared(xs: ArrayLike<number>, ys: ArrayLike<number>, meanY:
 
 /**
  * Monte Carlo over the spreads: every trial is a spool, a stack and a reading as they might truly be, and
- * the plan carried out on them. Inputs are independent and normal. Yields the number of trials done after
+ * the plan carried out on them. Inputs are normal, and independent unless they were learnt together. Yields the number of trials done after
  * each batch, so that the caller can show progress or stop; returns the result.
  *
  * Shares are squared correlations of the gap with each input, made to add up to one: right where the gap
@@ -63,10 +64,10 @@ export function* simulation(
 	{ trials, seed, spreads = DEFAULT_SPREADS, stopBy = 'length' }: SimulationOptions
 ): Generator<number, Simulation> {
 	const plan = planOf(planned);
-	const inputs = uncertainInputs(problem, spreads);
+	const { labels, moved } = jointInputs(problem, spreads);
 	const byDepth = stopBy === 'depth' && plan !== undefined;
 	const random = seededRandom(seed);
-	const drawn = inputs.map(() => new Float64Array(trials));
+	const drawn = labels.map(() => new Float64Array(trials));
 	const readings = new Float64Array(trials);
 	const [gaps, lengths, toRub] = [0, 1, 2].map(() => new Float64Array(trials)) as [
 		Float64Array,
@@ -75,12 +76,8 @@ export function* simulation(
 	];
 	let count = 0;
 	for (let trial = 0; trial < trials; trial++) {
-		let truth = problem;
-		for (let k = 0; k < inputs.length; k++) {
-			const z = random.normal();
-			drawn[k]![count] = z;
-			truth = inputs[k]!.shift(truth, z);
-		}
+		const x = drawn.map((of) => (of[count] = random.normal()));
+		const truth = moved(x);
 		const reading = random.normal();
 		readings[count] = reading;
 		const outcome = outcomeOf(truth, plan, reading * spreads.depthMm);
@@ -96,8 +93,8 @@ export function* simulation(
 
 	const kept = gaps.subarray(0, count);
 	const meanGap = mean(kept);
-	const parts: { label: Omit<Share, 'share'>; part: number }[] = inputs.map((input, k) => ({
-		label: labelOf(input),
+	const parts: { label: Omit<Share, 'share'>; part: number }[] = labels.map((label, k) => ({
+		label,
 		part: correlationSquared(drawn[k]!.subarray(0, count), kept, meanGap)
 	}));
 	if (byDepth)

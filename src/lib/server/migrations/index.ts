@@ -9,6 +9,7 @@ import * as care from './007-care';
 import * as jobs from './008-jobs';
 import * as brought from './009-brought';
 import * as joins from './010-joins';
+import * as learnt from './011-learnt';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -21,7 +22,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '007-care', ...care },
 	{ name: '008-jobs', ...jobs },
 	{ name: '009-brought', ...brought },
-	{ name: '010-joins', ...joins }
+	{ name: '010-joins', ...joins },
+	{ name: '011-learnt', ...learnt }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

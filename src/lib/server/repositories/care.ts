@@ -17,6 +17,7 @@ export interface CareEvents {
 	readonly moves: object;
 }
 const MOVES: ReadonlySet<string> = new Set(['came', 'moved', 'undone']);
+const NO_EVENTS: CareEvents = { byKept: new Map(), arrival: 0, moves: {} };
 const readBefore = new ReadBefore<CareEvents>();
 
 const Gathered = z.object({
@@ -30,7 +31,7 @@ const EventRow = z.object({ id: z.string(), event: json(StoredCareEvent) });
 
 /** All events, by the strand they are about, in the order they arrived. What was read before is not read again. */
 export async function listCareEvents(db: Knex): Promise<CareEvents> {
-	const before = readBefore.get(db) ?? { byKept: new Map(), arrival: 0, moves: {} };
+	const before = readBefore.get(db) ?? NO_EVENTS;
 	const fresh = (): Knex.QueryBuilder => db('care_events').where('arrival', '>', before.arrival);
 	// One row a strand: a hundred thousand of them would take longer to hand over than to read.
 	const rows = z

@@ -79,20 +79,27 @@ describe('what finished fills teach', () => {
 		const [forgot] = await hands(db);
 		expect(forgot!.fills.map(({ counts }) => counts)).toEqual([false]);
 		expect(forgot!.posterior.layEfficiency).toBeCloseTo(0.9, 9);
-		await new Promise((settle) => setTimeout(settle, 5));
-		await wind([['830', '12.2 mm']]);
-		expect((await hands(db))[0]!.fills.map(({ counts }) => counts)).toEqual([false, true]);
 		await forgetHand(db, asked(), { ...which, forget: false });
-		expect((await hands(db))[0]!.fills.every(({ counts }) => counts)).toBe(true);
-		expect((await hands(db))[0]!.fills[0]).toEqual(before!.fills[0]);
+		const [again] = await hands(db);
+		expect(again!.fills[0]!.counts).toBe(true);
+		expect(again!.posterior.layEfficiency).toBeCloseTo(before!.posterior.layEfficiency, 6);
+		expect(again!.posterior.share).toBeCloseTo(before!.posterior.share, 6);
 	});
 
-	it('leaves out a spool whose arbor was only estimated, and a depth that cannot be', async () => {
+	it('learns little from a spool that only its box tells of, and nothing from a depth that cannot be', async () => {
+		await wind([['820', '40 mm']]);
+		const [none] = await hands(db);
+		expect(none!.posterior.layEfficiency).toBeCloseTo(0.9, 2);
+		expect(none!.posterior.share).toBeCloseTo(none!.prior.share, 3);
 		const boxed = measured();
 		boxed.spool.way = 'rated';
-		boxed.spool.ratings[0]!.length = '100 yd';
+		boxed.spool.ratings[0]!.length = '170 yd';
 		await wind([['820', '12.3 mm']], boxed);
-		await wind([['820', '40 mm']]);
-		expect(await hands(db)).toEqual([]);
+		const [little] = await hands(db);
+		await wind([['820', '12.3 mm']]);
+		const [more] = await hands(db);
+		const narrowed = (hand: typeof little): number => 1 - hand!.posterior.share / hand!.prior.share;
+		expect(narrowed(little)).toBeGreaterThan(0);
+		expect(narrowed(more)).toBeGreaterThan(2 * narrowed(little));
 	});
 });

@@ -1,94 +1,113 @@
-import {
-	findMaterial,
-	handAsLay,
-	learnHand,
-	observeHand,
-	priorHand,
-	WINDING_HANDS,
-	type HandBelief,
-	type WindingHand
-} from '$lib/core';
+import { isKnown, stopOf, type RackWinding, type Ranged, type WindingHand } from '$lib/core';
+import { RANGE_Z, type Known, type Problem } from '$lib/core';
 import type { HandSummary } from '$lib/inventory/hand';
 import type { Winding } from '$lib/inventory/winding';
-import { DEFAULT_UNITS } from '$lib/wording/units';
-import { workOut } from '$lib/setup/evaluate-form';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, type Outcome } from '../outcome';
-import { clearReset, listResets, recordTimes, setReset } from '../repositories/hands';
-import { listWindings } from '../repositories/windings';
+import { leaveOut } from '../repositories/learnt';
+import { rackLearnt, type RackLearnt } from './learnt';
+import { grouped, knownOf, toldOf } from './learnt-told';
 
-interface Observed {
+/** Backing that was wound from the arbor, counted and read: what it says of the hand that wound it. */
+interface Fill {
+	readonly record: Winding;
+	readonly rackWinding: RackWinding;
 	readonly winding: WindingHand;
 	readonly material: string;
-	readonly belief: HandBelief;
-	readonly record: Winding;
 }
 
-/** What a finished fill says of the hand that wound it; nothing when it was not counted, or lies over a bed. */
-function observed(record: Winding): Observed[] {
-	const { turns, depthMm, form, typed } = record;
-	// Backing that stayed while the line over it was swapped was counted once, not again.
-	if (typed.turns.trim() === '') return [];
-	const worked = turns === null || depthMm === null ? undefined : workOut(form, DEFAULT_UNITS);
-	if (!worked?.ok || turns === null || depthMm === null || turns <= 0) return [];
-	const { known, material, stopIndex } = worked.value;
-	// A spool whose arbor was only estimated says more about the estimate than about the hand.
-	if (!material || stopIndex !== 0 || known.estimated.length > 0) return [];
-	if (!(depthMm < known.spool.rimRadiusMm - known.spool.arborRadiusMm)) return [];
-	const belief = observeHand({ spool: known.spool, diameterMm: material.diameterMm, turns, depthMm });
-	return [{ winding: form.fill.winding, material: material.slug, belief, record }];
-}
-
-function summaryOf(
-	winding: WindingHand,
-	material: string,
-	all: readonly Observed[],
-	since: string | undefined,
-	times: Map<string, string>
-): HandSummary {
-	const found = findMaterial(material);
-	const spread = found.ok ? found.value.diameterSpread : 0.05;
-	const prior = priorHand(WINDING_HANDS[winding].layEfficiency, spread);
-	const fills = all.map(({ belief, record }) => ({
-		recordId: record.id,
-		spool: record.form.spool.name || 'Unnamed spool',
-		woundOn: record.woundOn.toString(),
-		...handAsLay(belief),
-		counts: since === undefined || (times.get(record.id) ?? '') > since
-	}));
-	const counting = all.filter((_, i) => fills[i]!.counts).map(({ belief }) => belief);
-	return {
-		winding,
-		material,
-		prior: handAsLay(prior),
-		posterior: handAsLay(learnHand(prior, counting)),
-		fills
-	};
-}
-
-/** What the finished fills say of every hand and backing that was wound, with the data behind it. */
-export async function hands(db: Knex): Promise<HandSummary[]> {
-	const seen = (await listWindings(db)).flatMap(observed);
-	const resets = await listResets(db);
-	const times = await recordTimes(db);
-	const keys = new Map(
-		seen.map(({ winding, material }) => [`${winding}/${material}`, { winding, material }])
-	);
-	return [...keys.values()].map(({ winding, material }) => {
-		const own = seen.filter((o) => o.winding === winding && o.material === material);
-		const since = resets.find((r) => r.winding === winding && r.material === material)?.resetAt;
-		return summaryOf(winding, material, own, since, times);
+function fillsOf({ records, windings }: RackLearnt): Fill[] {
+	return records.flatMap((record) => {
+		const rackWinding = windings.get(record.id);
+		const at = rackWinding ? stopOf(rackWinding.problem.stack) : -1;
+		const made = record.form.fill.stack[at]?.made;
+		if (!rackWinding || made?.way !== 'material') return [];
+		const counted = rackWinding.readings.some(
+			(reading) => reading.kind === 'depth' && reading.turns !== undefined
+		);
+		return counted
+			? [{ record, rackWinding, winding: record.form.fill.winding, material: made.material }]
+			: [];
 	});
 }
 
-/** Forgets what the fills so far said of a hand, or counts them again; they stay written down. */
+/** η of the strand that is wound to the gap, as its nominal diameter has it: thickness and tightness in one number. */
+function layOf(nominal: Problem, { stack }: Problem): number {
+	const at = stopOf(nominal.stack);
+	const [was, is] = [nominal.stack[at]!, stack[at]!];
+	const diameter = (strand: typeof was): number =>
+		isKnown(strand) ? strand.sections[0]!.startDiameterMm : strand.diameterMm;
+	return is.layEfficiency * (diameter(was) / diameter(is)) ** 2;
+}
+
+const asLay = ({ value, range }: Ranged) => ({
+	layEfficiency: value,
+	share: (range.high - range.low) / (2 * RANGE_Z * value)
+});
+
+function layTold(rack: RackLearnt, known: Known) {
+	const at = stopOf(known.problem.stack);
+	const { before, now } = toldOf(
+		rack,
+		known,
+		({ key, component }) => component === at || (key === 'lay' && component === undefined),
+		(problem) => layOf(known.problem, problem)
+	);
+	return { before: asLay(before), now: asLay(now) };
+}
+
+/** The same set-up with other backing of the same kind, wound another time. */
+function nextOf({ problem, spreads, things }: Known): Known {
+	const strands = things.strands.map((strand, i) =>
+		i === stopOf(problem.stack) ? { ...strand, id: 'next', laid: 'next' } : strand
+	);
+	return { problem, spreads, things: { ...things, strands } };
+}
+
+function summaryOf(
+	rack: RackLearnt,
+	winding: WindingHand,
+	material: string,
+	fills: readonly Fill[]
+): HandSummary {
+	const latest = fills.findLast(({ record }) => !rack.leftOut.has(record.id)) ?? fills.at(-1)!;
+	const next = layTold(rack, nextOf(knownOf(latest.rackWinding)));
+	return {
+		winding,
+		material,
+		prior: next.before,
+		posterior: next.now,
+		fills: fills.map(({ record, rackWinding }) => ({
+			recordId: record.id,
+			spool: record.form.spool.name || 'Unnamed spool',
+			woundOn: record.woundOn.toString(),
+			...layTold(rack, knownOf(rackWinding)).now,
+			counts: !rack.leftOut.has(record.id)
+		}))
+	};
+}
+
+/** How tightly each backing is wound in each manner, by what the rack has learnt, with the fills behind it. */
+export async function hands(db: Knex): Promise<HandSummary[]> {
+	const rack = await rackLearnt(db);
+	const byHand = grouped(fillsOf(rack), ({ winding, material }) => [`${winding}/${material}`]);
+	return [...byHand.values()].map((fills) => summaryOf(rack, fills[0]!.winding, fills[0]!.material, fills));
+}
+
+/** Leaves the fills of a hand out of what is learnt, or counts them again; they stay written down. */
 export const forgetHand = (
 	db: Knex,
 	asked: WriteId,
 	{ winding, material, forget }: { winding: string; material: string; forget: boolean }
 ): Promise<Outcome<null>> =>
-	write(db, asked, async (trx, now) => {
-		await (forget ? setReset(trx, winding, material, now) : clearReset(trx, winding, material));
+	write(db, asked, async (trx) => {
+		const fills = fillsOf(await rackLearnt(trx));
+		const own = fills.filter((fill) => fill.winding === winding && fill.material === material);
+		await leaveOut(
+			trx,
+			own.map(({ record }) => record.id),
+			forget
+		);
 		return done(null);
 	});

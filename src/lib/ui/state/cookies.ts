@@ -13,5 +13,10 @@ export const readTheme = (cookie: string | undefined): Theme =>
 export const readUnits = (cookie: string | undefined): UnitSystem =>
 	UNIT_SYSTEMS.find((units) => units === cookie) ?? DEFAULT_UNITS;
 
+/** Who winds at this device: a name, encoded as it stands in a cookie. */
+export const WINDER_COOKIE = 'wendle-winder';
+/** Longest name of who winds. */
+export const MOST_NAME = 60;
+
 /** A person's own ways where people differ, as `tag=leave&mount=drill`; read by `schools-cookie.ts`, on the server. */
 export const TECHNIQUES_COOKIE = 'wendle-schools';

@@ -11,8 +11,6 @@ interface Settings {
 	contrast: boolean;
 	/** Turns that one tap stands for. */
 	batch: number;
-	/** Who winds: put into the record. */
-	who: string;
 	/** The way of counting that is in front. */
 	way: CountingWay;
 	counterUrl: string;
@@ -28,7 +26,6 @@ const DEFAULTS: Settings = {
 	awake: true,
 	contrast: false,
 	batch: 10,
-	who: '',
 	way: 'tap',
 	counterUrl: COUNTER_URL,
 	counterOn: false,

@@ -1,5 +1,5 @@
 import type { ChosenTechniques, Day } from '$lib/core';
-import { TECHNIQUES_COOKIE, THEME_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
+import { TECHNIQUES_COOKIE, THEME_COOKIE, WINDER_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/wording/units';
 import { CalendarDate } from '@internationalized/date';
 import { getContext, setContext } from 'svelte';
@@ -28,15 +28,17 @@ export class Preferences {
 	#units = $state<UnitSystem>('yd-mm');
 	#theme = $state<Theme>('system');
 	#schools = $state.raw<ChosenTechniques>({});
+	#winder = $state('');
 
 	/** The day it is where the person is: as the server knew it, until this browser says otherwise. */
 	today = $state.raw() as Day;
 
-	constructor(units: UnitSystem, theme: Theme, schools: ChosenTechniques, today: Day) {
+	constructor(units: UnitSystem, theme: Theme, schools: ChosenTechniques, winder: string, today: Day) {
 		this.today = today;
 		this.#units = units;
 		this.#theme = theme;
 		this.#schools = schools;
+		this.#winder = winder;
 	}
 
 	get units(): UnitSystem {
@@ -54,6 +56,15 @@ export class Preferences {
 		this.#theme = theme;
 		document.documentElement.dataset['theme'] = theme;
 		remember(THEME_COOKIE, theme);
+	}
+
+	/** Who winds at this device: their hand is what the next plan starts from. */
+	get winder(): string {
+		return this.#winder;
+	}
+	set winder(name: string) {
+		this.#winder = name;
+		remember(WINDER_COOKIE, encodeURIComponent(name));
 	}
 
 	/** How this person does it where people differ, in every set-up that has no way of its own. */

@@ -1,9 +1,9 @@
 import { missingSetup } from '$lib/server/missing';
 import { jobText, readJob } from '$lib/bench/work';
-import { benchJob, loadSetup, windingsOf, runBegun, tempo } from '$lib/server/services';
+import { benchJob, learntHere, loadSetup, windingsOf, winders, runBegun, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, depends, url }) => {
+export const load: PageServerLoad = async ({ params, depends, url, locals }) => {
 	depends('wendle:bench');
 	const setup = await loadSetup(params.id);
 	if (!setup) return missingSetup(params.id);
@@ -14,6 +14,13 @@ export const load: PageServerLoad = async ({ params, depends, url }) => {
 		wound: url.searchParams.has('wound'),
 		records: await windingsOf(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
-		tempo: [...(await tempo())]
+		tempo: [...(await tempo())],
+		learnt: await learntHere(setup.form, {
+			setupId: setup.id,
+			spoolId: setup.spoolId,
+			who: locals.winder,
+			today: locals.today
+		}),
+		...(await winders(locals.winder))
 	};
 };

@@ -8,7 +8,7 @@
 	let { data } = $props();
 	const preferences = usePreferences();
 	const tempo = $derived(new Map(data.tempo));
-	const worked = $derived(workOut(data.setup.form, preferences.units));
+	const worked = $derived(workOut(data.setup.form, preferences.units, data.learnt));
 </script>
 
 <svelte:head><title>{data.setup.form.spool.name || 'Set-up'} · Bench · Wendle</title></svelte:head>
@@ -23,6 +23,8 @@
 			{tempo}
 			doing={data.doing}
 			wound={data.wound}
+			winder={data.winder}
+			winders={data.winders}
 		/>
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">

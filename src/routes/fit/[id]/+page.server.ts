@@ -1,11 +1,12 @@
 import { missingSetup } from '$lib/server/missing';
 import { gapOfTechnique } from '$lib/core';
 import { newSetup } from '$lib/setup/presets';
-import { loadSetup, loadSpool } from '$lib/server/services';
+import { learntHere, loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url, locals }) => {
+	const who = { who: locals.winder, today: locals.today };
 	if (params.id === 'new') {
 		// For a spool that is there, or for another like it.
 		const [spoolId, likeId] = [url.searchParams.get('spool'), url.searchParams.get('like')];
@@ -18,9 +19,16 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
 		const { gap } = locals.schools;
 		if (gap) form.fill.gap = `${gapOfTechnique(gap)} mm`;
-		return { form, ...(spool && spoolId !== null && { of: { spoolId, spoolVersion: spool.version } }) };
+		const learnt = await learntHere(form, { ...who, ...(spoolId !== null && { spoolId }) });
+		return {
+			form,
+			learnt,
+			...(spool && spoolId !== null && { of: { spoolId, spoolVersion: spool.version } })
+		};
 	}
 	const saved = await loadSetup(params.id);
 	if (!saved) return missingSetup(params.id);
-	return { form: saved.form, saved: { id: saved.id, spoolId: saved.spoolId, version: saved.version } };
+	const { id, spoolId, version, form } = saved;
+	const learnt = await learntHere(form, { ...who, setupId: id, spoolId });
+	return { form, learnt, saved: { id, spoolId, version } };
 };

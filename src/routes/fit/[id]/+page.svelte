@@ -8,5 +8,5 @@
 <svelte:head><title>{title} · Fit · Wendle</title></svelte:head>
 
 {#key data.saved?.id ?? data.of?.spoolId ?? 'new'}
-	<FitEditor form={data.form} saved={data.saved} of={data.of} />
+	<FitEditor form={data.form} saved={data.saved} of={data.of} learnt={data.learnt} />
 {/key}

@@ -5,7 +5,8 @@ import { layOfTurns } from '../../fit/wind';
 import { fail, ok, within, type Result } from '../../issues';
 import { scaleBulk } from '../../line/sections';
 import { radiusAtVolume, volumeToRadius, type Spool } from '../../spool';
-import { uncertainInputs, type Problem } from '../../uncertainty/inputs';
+import type { Problem } from '../../uncertainty/inputs';
+import { jointInputs } from '../../uncertainty/joint';
 import { RANGE_Z, type Spreads } from '../../uncertainty/spreads';
 import { AGAIN_SHARE, depthSigmaMm, habitSigmaMm, IMPOSSIBLE_Z } from '../reading';
 import { volumeOfRadius } from '../surfaces';
@@ -92,8 +93,10 @@ function lineSeen(problem: Problem, at: number, depthMm: number, spreads: Spread
 	};
 	const here = values(problem)!;
 	let [depths, both, spaces] = [depthSigmaMm({}, spreads) ** 2 + habitSigmaMm(spreads) ** 2, 0, 0];
-	for (const { shift } of uncertainInputs(problem, spreads)) {
-		const [up, down] = [values(shift(problem, STEP)), values(shift(problem, -STEP))];
+	const { labels, moved } = jointInputs(problem, spreads);
+	const none = labels.map(() => 0);
+	for (let i = 0; i < none.length; i++) {
+		const [up, down] = [values(moved(none.with(i, STEP))), values(moved(none.with(i, -STEP)))];
 		const span = STEP * ((up ? 1 : 0) + (down ? 1 : 0));
 		if (span === 0) continue;
 		const depth = ((up ?? here).depth - (down ?? here).depth) / span;

@@ -26,6 +26,7 @@
 	import EndCard from './EndCard.svelte';
 	import HandsBusyBar from './HandsBusyBar.svelte';
 	import Notes from './Notes.svelte';
+	import WhoWinds from './WhoWinds.svelte';
 	import WindingCard from './WindingCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import SyncNote from './SyncNote.svelte';
@@ -46,8 +47,12 @@
 		doing: BenchJob;
 		/** It was wound elsewhere, and is only written down. */
 		wound: boolean;
+		/** Everyone who has wound here, the one who wound last first. */
+		winders: readonly string[];
+		/** Who winds now; empty where nobody said. */
+		winder: string;
 	}
-	let { setup, workout, records, begun, tempo, doing, wound }: Props = $props();
+	let { setup, workout, records, begun, tempo, doing, wound, winders, winder }: Props = $props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
@@ -267,6 +272,8 @@
 							: topDepthMm + workout.known.spool.gapFromRadiusMm - workout.known.spool.rimRadiusMm
 				}}
 				before={async () => (await run?.flush()) ?? true}
+				{winder}
+				{winders}
 				onrecorded={recorded}
 			/>
 		{/if}
@@ -280,6 +287,7 @@
 </div>
 
 {#snippet links()}
+	<WhoWinds {winder} {winders} onchanged={() => void invalidate('wendle:bench')} />
 	<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
 		<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
 		{#if doing.kind === 'wind'}

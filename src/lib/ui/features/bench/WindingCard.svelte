@@ -9,7 +9,6 @@
 	import { id } from '../../state/answers';
 	import { usedAnswer, Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
-	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
 
@@ -26,13 +25,17 @@
 		counted: { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined };
 		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
 		before: () => Promise<boolean>;
+		/** Everyone who has wound here. */
+		winders: readonly string[];
+		/** Who winds now; empty where nobody said. */
+		winder: string;
 		onrecorded: (record: string) => void;
 	}
-	let { setupId, job, doing, plan, elsewhere, run, counted, before, onrecorded }: Props = $props();
+	let { setupId, job, doing, plan, elsewhere, run, counted, before, winders, winder, onrecorded }: Props =
+		$props();
 	const preferences = usePreferences();
 	// One winding is written down here, however often it is tried.
 	const write = new Write({ once: true });
-	const hands = useHandsBusy();
 	const unit = $derived(smallUnit(preferences.units));
 
 	// Only the beginning comes from the run; what is typed stays.
@@ -43,7 +46,7 @@
 		depth: counted.depthMm === undefined ? '' : showSmall(counted.depthMm, preferences.units),
 		gap: counted.gapMm === undefined ? '' : showSmall(counted.gapMm, preferences.units),
 		note: '',
-		who: hands.get('who')
+		who: winder
 	});
 	/** In a swap the backing lies as it did. */
 	const asksBacking = $derived(
@@ -80,7 +83,7 @@
 		event.preventDefault();
 		if (busy) return;
 		busy = true;
-		hands.set('who', form.who);
+		preferences.winder = form.who.trim();
 		const ready = await before();
 		const runId = run();
 		const reply: Reply<{ id: string }> = ready
@@ -163,9 +166,13 @@
 			label="Wound by"
 			value={form.who}
 			maxlength={60}
+			list="winders"
 			error={error('who')}
 			oninput={(value) => set('who', value)}
 		/>
+		<datalist id="winders">
+			{#each winders as name (name)}<option value={name}></option>{/each}
+		</datalist>
 		{#each winds as { id, role }, i (id)}
 			<div class="sm:col-span-2">
 				<TravelFields

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { afterNavigate, goto, replaceState } from '$app/navigation';
 	import type { SetupForm } from '$lib/setup/form';
+	import type { LearntHere } from '$lib/setup/learnt-here';
 	import { showLeader, showLong, showSmall, showTurns } from '$lib/wording/units';
 	import { roleName } from '$lib/wording/strands';
 	import Download from '@lucide/svelte/icons/download';
@@ -24,8 +25,10 @@
 		saved?: { id: string; spoolId: string; version: number } | undefined;
 		/** The spool that a new set-up is for. */
 		of?: OfSpool | undefined;
+		/** What earlier windings have taught of its spool, strands and winder. */
+		learnt?: LearntHere | undefined;
 	}
-	let { form, saved, of }: Props = $props();
+	let { form, saved, of, learnt }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
@@ -36,7 +39,8 @@
 		() => preferences.units,
 		() => store.autosave.touch(),
 		() => store.issues,
-		() => store.known?.spoolId ?? of?.spoolId
+		() => store.known?.spoolId ?? of?.spoolId,
+		() => learnt
 	);
 	// svelte-ignore state_referenced_locally
 	const store = new SetupStore({
@@ -205,6 +209,11 @@
 					</p>
 				{/if}
 				<Answers {workout} stale={fit.stale} />
+				{#if workout.problem.learnt}
+					<p class="mt-2 text-[13.5px] text-soft" data-learnt>
+						These answers use <a class="underline" href="/learnt">what Wendle has learnt</a> from earlier windings.
+					</p>
+				{/if}
 				<button type="button" class="mt-4 action" disabled={!doable} onclick={() => void toBench()}>
 					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
 				</button>

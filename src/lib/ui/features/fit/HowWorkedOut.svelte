@@ -29,6 +29,12 @@
 </script>
 
 {#if stop && strand && fit.fits}
+	{#if problem.learnt}
+		<p class="mt-2">
+			The sizes, thicknesses and tightness that go in here are those that you gave, moved to where your
+			earlier windings have shown them to be.
+		</p>
+	{/if}
 	<dl class="mt-2 space-y-3">
 		<div>
 			<dt class="font-semibold">Stop depth</dt>

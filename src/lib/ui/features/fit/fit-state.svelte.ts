@@ -1,6 +1,7 @@
 import { formatLength, withUnit, type LengthUnit, type Role } from '$lib/core';
 import { newComponent, type Preset } from '$lib/setup/presets';
 import type { SetupForm } from '$lib/setup/form';
+import type { LearntHere } from '$lib/setup/learnt-here';
 import { smallUnit, type UnitSystem } from '$lib/wording/units';
 import { wordIssue, type WordedIssue } from '$lib/wording/issues';
 import { workOut, type Workout } from '$lib/setup/evaluate-form';
@@ -19,9 +20,10 @@ export class FitState {
 	readonly #onchange: () => void;
 	readonly #refused: () => readonly WordedIssue[];
 	readonly #spoolId: () => string | undefined;
+	readonly #learnt: () => LearntHere | undefined;
 	#lastGood: Workout | undefined;
 
-	readonly result = $derived.by(() => workOut($state.snapshot(this.form), this.#units()));
+	readonly result = $derived.by(() => workOut($state.snapshot(this.form), this.#units(), this.#learnt()));
 	/** The newest answers there were: while a number is half typed the last ones stay, dimmed. */
 	readonly workout = $derived.by(() => {
 		if (this.result.ok) this.#lastGood = this.result.value;
@@ -33,19 +35,22 @@ export class FitState {
 	/**
 	 * @param refused what the server says is wrong with a field; its paths begin at the body that was sent
 	 * @param spoolId the spool it is for; none before it is saved
+	 * @param learnt what earlier windings have taught of it
 	 */
 	constructor(
 		form: SetupForm,
 		units: () => UnitSystem,
 		onchange: () => void,
 		refused: () => readonly WordedIssue[] = () => [],
-		spoolId: () => string | undefined = () => undefined
+		spoolId: () => string | undefined = () => undefined,
+		learnt: () => LearntHere | undefined = () => undefined
 	) {
 		this.form = form;
 		this.#units = units;
 		this.#onchange = onchange;
 		this.#refused = refused;
 		this.#spoolId = spoolId;
+		this.#learnt = learnt;
 	}
 
 	/** The spool it is for, among all of them: spools may have one name, or none. */

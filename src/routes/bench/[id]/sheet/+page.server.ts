@@ -1,9 +1,15 @@
 import { missingSetup } from '$lib/server/missing';
-import { loadSetup, tempo } from '$lib/server/services';
+import { learntHere, loadSetup, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
+export const load: PageServerLoad = async ({ params, locals }) => {
 	const setup = await loadSetup(params.id);
 	if (!setup) return missingSetup(params.id);
-	return { setup, tempo: [...(await tempo())] };
+	const learnt = await learntHere(setup.form, {
+		setupId: setup.id,
+		spoolId: setup.spoolId,
+		who: locals.winder,
+		today: locals.today
+	});
+	return { setup, learnt, tempo: [...(await tempo())] };
 };

@@ -10,7 +10,7 @@
 
 	let { data } = $props();
 	const preferences = usePreferences();
-	const worked = $derived(workOut(data.setup.form, preferences.units));
+	const worked = $derived(workOut(data.setup.form, preferences.units, data.learnt));
 	const sheet = $derived.by(() => {
 		if (!worked.ok) return undefined;
 		const job = jobOf(data.setup.form, worked.value, preferences.schools);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import { writeLay } from '$lib/setup/read-text';
 	import type { HandSummary } from '$lib/inventory/hand';
 	import Field from '../../../primitives/Field.svelte';
@@ -6,7 +7,7 @@
 	import { send } from '../../../state/api';
 	import type { FitState } from '../fit-state.svelte';
 
-	/** How tightly this person lays this backing, learnt from what was wound and written down. */
+	/** How tightly this person winds this backing, learnt from the windings on the rack. */
 	let { fit }: { fit: FitState } = $props();
 	let hands = $state.raw<readonly HandSummary[]>();
 	void send('GET', '/api/hands', undefined, { answer }).then((reply) => {
@@ -19,7 +20,6 @@
 		)
 	);
 	const counting = $derived(hand?.fills.filter(({ counts }) => counts).length ?? 0);
-	const learnt = $derived(hand ? writeLay(hand.posterior) : '');
 
 	/** One scale for all: lays from loose to as dense as strands can lie. */
 	const [LOW, HIGH] = [0.6, 1.15];
@@ -35,7 +35,10 @@
 		if (!hand) return;
 		const { winding, material } = hand;
 		const reply = await send('PUT', '/api/hands', { winding, material, forget }, { answer });
-		if (reply.kind === 'ok') hands = reply.value.hands;
+		if (reply.kind !== 'ok') return;
+		hands = reply.value.hands;
+		// The answers start from what is learnt now.
+		await invalidateAll();
 	}
 </script>
 
@@ -50,45 +53,39 @@
 	</li>
 {/snippet}
 
-<h3 class="mt-5 text-[15px] font-semibold">Your hand</h3>
+<h3 class="mt-5 text-[15px] font-semibold">How tightly you wind</h3>
 <div class="mt-1 grid grid-cols-[11rem_1fr] items-end gap-5">
 	<Field
-		label="Lay to reckon with"
+		label="Your own figure"
 		value={fit.form.fill.lay}
-		placeholder="as the winding has it"
+		placeholder="as learnt"
 		aside=""
 		error={fit.error('fill', 'lay')}
 		oninput={(value) => fit.change(({ fill }) => (fill.lay = value))}
 	/>
 	<p class="text-[13.5px] text-soft">
-		Share of perfect square winding, such as <q>0.86 ± 3 %</q>. Write down turns and depth at the bench, and
-		it is learnt.
+		Leave this blank to use what Wendle has learnt from your windings. Or type a share of perfectly square
+		winding, such as <q>0.86 ± 3 %</q>.
 	</p>
 </div>
 {#if hand}
 	<ul class="mt-2 space-y-1" data-hand>
-		{@render row('before any fill', hand.prior, 'bg-hair')}
+		{@render row('before any winding', hand.prior, 'bg-hair')}
 		{#each hand.fills as fill (fill.recordId)}
 			<li class={fill.counts ? '' : 'opacity-40'}>
 				<ul>{@render row(`${fill.spool}, ${fill.woundOn}`, fill, 'bg-backing/60')}</ul>
 			</li>
 		{/each}
-		{@render row(`after ${counting} ${counting === 1 ? 'fill' : 'fills'}`, hand.posterior, 'bg-now')}
+		{@render row(`after ${counting} ${counting === 1 ? 'winding' : 'windings'}`, hand.posterior, 'bg-now')}
 	</ul>
-	<div class="mt-2 flex flex-wrap gap-2">
-		{#if counting > 0 && fit.form.fill.lay !== learnt}
-			<button type="button" class="action-quiet" onclick={() => fit.change(({ fill }) => (fill.lay = learnt))}
-				>Reckon with {learnt}</button
-			>
-		{/if}
-		{#if counting > 0}
-			<button type="button" class="action-quiet" onclick={() => forget(true)}>Forget these fills</button>
-		{:else}
-			<button type="button" class="action-quiet" onclick={() => forget(false)}>Let them count again</button>
-		{/if}
+	<div class="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2">
+		<button type="button" class="action-quiet" onclick={() => forget(counting > 0)}
+			>{counting > 0 ? 'Leave these windings out' : 'Count these windings again'}</button
+		>
+		<a class="text-[14px] underline" href="/learnt">What Wendle has learnt</a>
 	</div>
 {:else if hands}
 	<p class="mt-1 text-[13.5px] text-soft">
-		No finished fill of this backing, wound in this way, has its turns and depth yet.
+		Wendle learns this when you save the turns and the depth of a winding with this backing.
 	</p>
 {/if}
