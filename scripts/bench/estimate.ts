@@ -184,7 +184,13 @@ export function benchPause(share: number, count: number, seed: number) {
 /** Wound to the planned depth and counted, the gap seen in so many places, and the backing changed as Wendle says. */
 export function benchCorrection(places: number, count: number, seed: number) {
 	const plan = planOf(FIVE);
-	const all = tallies(['as it came out', 'changed by turns', 'changed by length', 'changed to the depth']);
+	const all = tallies([
+		'as it came out',
+		'changed by turns',
+		'changed by length',
+		'changed to the depth, read again',
+		'changed to just that depth'
+	]);
 	for (let i = 0; i < count; i++) {
 		const reel = new Reel(FIVE, seededRandom(seed + i));
 		const turns = reel.windToDepth(plan.stopDepthMm, places);
@@ -197,7 +203,9 @@ export function benchCorrection(places: number, count: number, seed: number) {
 		const length = reel.lengthOf(turns) + todo.lengthMm.value;
 		all['changed by length'].add(reel.gap(reel.turnsOf(length)), GAP_MM, gap.byLength);
 		const then = reel.windToDepth(todo.stopDepthMm.value, places);
-		all['changed to the depth'].add(reel.gap(then), GAP_MM, gap.byDepth);
+		all['changed to the depth, read again'].add(reel.gap(then), GAP_MM, gap.byDepth);
+		// As far as the answer itself goes: what the rule adds at the new stop is left out.
+		all['changed to just that depth'].add(reel.gap(reel.turnsTo(todo.stopDepthMm.value)), GAP_MM);
 	}
 	return rowsOf(all);
 }

@@ -38,6 +38,8 @@ export const LearntAnswer = z
 				windings
 			})
 		),
+		/** False where the search did not come to rest: the numbers are not to be trusted. */
+		converged: z.boolean(),
 		windings: z.array(
 			z.object({
 				recordId: z.string(),

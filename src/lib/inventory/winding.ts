@@ -28,6 +28,10 @@ export const RunSummary = z.object({
 });
 export type RunSummary = z.infer<typeof RunSummary>;
 
+/** The gap as it was foreseen before it was measured, nine times in ten, with the rule that reads it. */
+export const ForeseenGap = z.object({ foreseenMm: z.number(), lowMm: z.number(), highMm: z.number() });
+export type ForeseenGap = z.infer<typeof ForeseenGap>;
+
 /** A finished winding: the set-up it followed, what was measured, and what is therefore on the spool. */
 export interface Winding {
 	readonly id: string;
@@ -48,6 +52,8 @@ export interface Winding {
 	readonly backingMeasured: boolean;
 	/** The run at the bench that led to it, where there was one. */
 	readonly run: RunSummary | null;
+	/** Left out where no gap was measured, and of windings from before this was kept. */
+	readonly foreseen?: ForeseenGap | undefined;
 }
 
 /** How a part came off what it was on, and from what. */

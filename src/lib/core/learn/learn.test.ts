@@ -45,6 +45,7 @@ const planFrom = (learnt: Learnt, known: Known) => {
 /** The same posterior over all windings' deviations at once, without sparseness: the estimate's own search. */
 function denseOf(learnt: Learnt, windings: readonly RackWinding[]) {
 	const locals = windings.map((winding) => localOf(winding)!);
+	const places = locals.map(({ ids }) => ids.map((id) => learnt.index.get(id)!));
 	const observed = locals.flatMap(({ observed: all }, at) =>
 		all.map((one): Observed<readonly World[]> => ({ ...one, predict: (worlds) => one.predict(worlds[at]!) }))
 	);
@@ -52,10 +53,8 @@ function denseOf(learnt: Learnt, windings: readonly RackWinding[]) {
 		{
 			count: learnt.index.size,
 			worldAt: (x) => {
-				const worlds = locals.map(({ state, mixes }) =>
-					state.worldAt(
-						mixes.map((mix) => mix.reduce((sum, [id, by]) => sum + by * x[learnt.index.get(id)!]!, 0))
-					)
+				const worlds = locals.map(({ state, mixes }, k) =>
+					state.worldAt(mixes.map((mix) => mix.reduce((sum, [at, by]) => sum + by * x[places[k]![at]!]!, 0)))
 				);
 				return worlds.every((world) => world !== undefined) ? worlds : undefined;
 			}
@@ -67,8 +66,9 @@ function denseOf(learnt: Learnt, windings: readonly RackWinding[]) {
 describe('a rack of one winding', () => {
 	it('knows of it what the estimate of its readings knows', () => {
 		const learnt = learnRack([ONE]);
-		const { mixes } = localOf(ONE)!;
-		const own = carried(mixes, marginalOf(learnt, [...learnt.index.keys()]));
+		const { mixes, ids } = localOf(ONE)!;
+		const named = mixes.map((mix) => mix.map(([at, by]) => [ids[at]!, by] as const));
+		const own = carried(named, marginalOf(learnt, [...learnt.index.keys()]));
 		const belief = believe(ONE.problem, ONE.readings, DEFAULT_SPREADS);
 		if (!belief.ok) throw new Error('no belief');
 		belief.value.posterior.at.forEach((z, i) => expect(own.mean[i]).toBeCloseTo(z, 1));

@@ -24,8 +24,10 @@ export interface RackWinding extends Things {
 export interface Local {
 	readonly winding: RackWinding;
 	readonly state: State;
-	/** One for each deviation of the state. */
-	readonly mixes: readonly Mix[];
+	/** Deviations of the rack that it has a part in, each once. */
+	readonly ids: readonly string[];
+	/** What each deviation of its own state is made of, by place in `ids`. */
+	readonly mixes: readonly (readonly (readonly [at: number, by: number])[])[];
 	readonly observed: readonly Observed<World>[];
 	/** The observations near where nothing is off. */
 	readonly described: readonly Linearised[];
@@ -48,13 +50,16 @@ export function localOf(winding: RackWinding): Local | undefined {
 	const state = stateOf(jointInputs(problem, spreads), story.nuisances);
 	const described = linearise({ state, observed }, new Array<number>(state.count).fill(0));
 	if (observed.length === 0 || !described) return undefined;
+	const mixes: Mix[] = [
+		...uncertainInputs(problem, spreads).map((input) => mixOfInput(input, problem, spreads, winding)),
+		...story.nuisances.map((nuisance) => mixOfNuisance(nuisance, id, winding))
+	];
+	const ids = [...new Set(mixes.flatMap((mix) => mix.map(([of]) => of)))];
 	return {
 		winding,
 		state,
-		mixes: [
-			...uncertainInputs(problem, spreads).map((input) => mixOfInput(input, problem, spreads, winding)),
-			...story.nuisances.map((nuisance) => mixOfNuisance(nuisance, id, winding))
-		],
+		ids,
+		mixes: mixes.map((mix) => mix.map(([of, by]) => [ids.indexOf(of), by] as const)),
 		observed,
 		described,
 		possible: described.map(

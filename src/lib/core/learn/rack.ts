@@ -7,8 +7,8 @@ import type { Mix } from './things';
 
 /** Further than this from where a winding was linearised, in standard deviations, its slopes are taken anew. */
 const SAME_SLOPES = 0.2;
-/** The search rests when no deviation moves further than this. */
-const AT_REST = 1e-3;
+/** The search rests after a step in which no deviation moved further than this: the next would be far smaller. */
+const AT_REST = 1e-2;
 /** A cost that rises by no more than this has not risen. */
 const COST_ROUNDING = 1e-6;
 const MAX_ITERATIONS = 40;
@@ -22,19 +22,16 @@ interface Line {
 	readonly by: Float64Array;
 }
 
-/** A winding and what it has a part in. */
+/** A winding with the places in the rack's state of what it has a part in. */
 interface Placed {
 	readonly local: Local;
-	/** Places in the rack's state, rising. */
+	/** One for each of the winding's `ids`. */
 	readonly places: Int32Array;
-	/** What each of its own deviations is made of, by place in `places`. */
-	readonly mixes: readonly (readonly (readonly [at: number, by: number])[])[];
 }
 
 /** And linearised where its own state is `at`. */
 interface Near extends Placed {
 	readonly at: readonly number[];
-	readonly own: readonly Linearised[];
 	readonly lines: readonly Line[];
 }
 
@@ -50,8 +47,12 @@ export interface Learnt {
 	readonly converged: boolean;
 }
 
-const ownState = ({ places, mixes }: Placed, x: ArrayLike<number>): number[] =>
-	mixes.map((mix) => mix.reduce((sum, [at, by]) => sum + by * x[places[at]!]!, 0));
+const ownState = ({ local, places }: Placed, x: ArrayLike<number>): number[] =>
+	local.mixes.map((mix) => {
+		let sum = 0;
+		for (const [at, by] of mix) sum += by * x[places[at]!]!;
+		return sum;
+	});
 
 /** Every winding with its places in the state: what few windings have a part in stands before what many do. */
 function placed(
@@ -63,38 +64,31 @@ function placed(
 		return (earlier?.winding === winding ? earlier : localOf(winding)) ?? [];
 	});
 	const times = new Map<string, number>();
-	for (const { mixes } of locals)
-		for (const id of new Set(mixes.flat().map(([id]) => id))) times.set(id, (times.get(id) ?? 0) + 1);
-	const order = [...times.keys()].sort((a, b) => times.get(a)! - times.get(b)!);
-	const index = new Map(order.map((id, at) => [id, at]));
-	const all = locals.map((local): Placed => {
-		const ids = new Set(local.mixes.flat().map(([id]) => index.get(id)!));
-		const places = Int32Array.from(ids).sort();
-		const own = new Map(Array.from(places, (place, at) => [place, at]));
-		return {
-			local,
-			places,
-			mixes: local.mixes.map((mix) => mix.map(([id, by]) => [own.get(index.get(id)!)!, by] as const))
-		};
-	});
+	for (const { ids } of locals) for (const id of ids) times.set(id, (times.get(id) ?? 0) + 1);
+	const order = [...times].sort(([, a], [, b]) => a - b);
+	const index = new Map(order.map(([id], at) => [id, at]));
+	const all = locals.map((local): Placed => ({
+		local,
+		places: Int32Array.from(local.ids, (id) => index.get(id)!)
+	}));
 	return { index, all };
 }
 
-/** A winding's observations along the rack's state. */
-const linesOf = ({ local, places, mixes }: Placed, own: readonly Linearised[]): Line[] =>
+/** A winding's observations along what it has a part in. */
+const linesOf = ({ observed, possible, ids, mixes }: Local, own: readonly Linearised[]): Line[] =>
 	own.map(({ constant, slopes }, k) => {
-		const by = new Float64Array(places.length);
+		const by = new Float64Array(ids.length);
 		mixes.forEach((mix, i) => {
 			for (const [at, share] of mix) by[at]! += slopes[i]! * share;
 		});
-		return { reading: local.observed[k]!, possible: local.possible[k]!, constant, by };
+		return { reading: observed[k]!, possible: possible[k]!, constant, by };
 	});
 
 /** A winding linearised at a state of the rack; undefined where it would be no spool. */
 function linearisedAt(one: Placed, x: Float64Array): Near | undefined {
 	const at = ownState(one, x);
 	const own = linearise(one.local, at);
-	return own && { ...one, at, own, lines: linesOf(one, own) };
+	return own && { ...one, at, lines: linesOf(one.local, own) };
 }
 
 /** All of them, or undefined where one would be no spool. */
@@ -166,6 +160,8 @@ interface Settled {
 	readonly x: Float64Array;
 	readonly all: readonly Near[];
 	readonly converged: boolean;
+	/** Of the information that the last step was taken with. */
+	readonly factor: SparseFactor;
 }
 
 /** Damped Gauss–Newton from a state until it rests. */
@@ -173,19 +169,20 @@ function settle(from: Pick<Settled, 'x' | 'all'>, pattern: SparsePattern, trust:
 	let { x, all } = from;
 	let cost = costOf(all, x, trust);
 	let damping = 0;
-	for (let i = 0; i < MAX_ITERATIONS; i++) {
+	for (let i = 1; ; i++) {
 		const { values, slope } = normalEquations(all, pattern, x, trust, damping);
-		const step = pattern.factor(values).solve(slope);
+		const factor = pattern.factor(values);
+		const step = factor.solve(slope);
 		const next = x.map((z, k) => z - step[k]!);
 		const there = nearTo(all, next);
 		const nextCost = there ? costOf(there, next, trust) : Infinity;
 		const better = there !== undefined && nextCost <= cost + COST_ROUNDING;
 		if (better) [x, all, cost] = [next, there, nextCost];
-		if (step.every((s) => Math.abs(s) < AT_REST)) return { x, all, converged: true };
+		const converged = damping === 0 && step.every((s) => Math.abs(s) < AT_REST);
+		if (converged || i === MAX_ITERATIONS) return { x, all, converged, factor };
 		if (better) damping = damping < 1e-3 ? 0 : damping / 10;
 		else damping = damping === 0 ? 1e-2 : damping * 10;
 	}
-	return { x, all, converged: false };
 }
 
 /** Where the search starts: where the earlier solution left it, or where nothing is off. */
@@ -195,9 +192,7 @@ function startOf(index: ReadonlyMap<string, number>, all: readonly Placed[], bef
 		for (const [id, at] of index) x[at] = before.at[before.index.get(id) ?? -1] ?? 0;
 		const near = all.map((one) => {
 			const earlier = before.windings.get(one.local.winding.id);
-			return earlier?.local === one.local
-				? { ...one, at: earlier.at, own: earlier.own, lines: linesOf(one, earlier.own) }
-				: linearisedAt(one, x);
+			return earlier?.local === one.local ? { ...earlier, ...one } : linearisedAt(one, x);
 		});
 		const found = allOf(near);
 		if (found) return { x, all: found };
@@ -205,10 +200,11 @@ function startOf(index: ReadonlyMap<string, number>, all: readonly Placed[], bef
 	}
 	return {
 		x,
-		all: all.map((one): Near => {
-			const { described } = one.local;
-			return { ...one, at: ownState(one, x), own: described, lines: linesOf(one, described) };
-		})
+		all: all.map((one): Near => ({
+			...one,
+			at: ownState(one, x),
+			lines: linesOf(one.local, one.local.described)
+		}))
 	};
 }
 
@@ -227,11 +223,11 @@ export function learnRack(windings: readonly RackWinding[], before?: Learnt): Le
 		all.map(({ places }) => places)
 	);
 	const whole = settle(startOf(index, all, before), pattern, WHOLLY);
-	const { x, all: near, converged } = settle(whole, pattern, WITH_CARE);
+	const { x, all: near, converged, factor } = settle(whole, pattern, WITH_CARE);
 	return {
 		index,
 		at: x,
-		factor: pattern.factor(normalEquations(near, pattern, x, WITH_CARE, 0).values),
+		factor,
 		windings: new Map(near.map((one) => [one.local.winding.id, one])),
 		converged
 	};

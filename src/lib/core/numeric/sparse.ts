@@ -25,11 +25,7 @@ export interface SparsePattern {
 /** The upper triangle that blocks and the diagonal fill. */
 function columnsOf(count: number, blocks: readonly Int32Array[]): Columns & Pick<SparsePattern, 'blocks'> {
 	const places = Array.from({ length: count }, (_, i) => new Map([[i, 0]]));
-	for (const block of blocks)
-		block.forEach((column, b) => {
-			const there = places[column]!;
-			for (let a = 0; a <= b; a++) there.set(block[a]!, 0);
-		});
+	for (const block of blocks) for (const i of block) for (const j of block) if (i <= j) places[j]!.set(i, 0);
 	const starts = new Int32Array(count + 1);
 	places.forEach((column, i) => (starts[i + 1] = starts[i]! + column.size));
 	const rows = new Int32Array(starts[count]!);
@@ -47,7 +43,10 @@ function columnsOf(count: number, blocks: readonly Int32Array[]): Columns & Pick
 			const own = new Int32Array((block.length * (block.length + 1)) / 2);
 			let next = 0;
 			for (let a = 0; a < block.length; a++)
-				for (let b = a; b < block.length; b++) own[next++] = places[block[b]!]!.get(block[a]!)!;
+				for (let b = a; b < block.length; b++) {
+					const [i, j] = [block[a]!, block[b]!];
+					own[next++] = places[Math.max(i, j)]!.get(Math.min(i, j))!;
+				}
 			return own;
 		})
 	};
@@ -82,7 +81,7 @@ function eliminationTree(
  * Source: T. A. Davis, Algorithm 849: a concise sparse Cholesky factorization package, ACM Transactions on Mathematical Software 31, 2005
  * (the up-looking method by its elimination tree).
  *
- * @param blocks the unknowns of each block, in rising order
+ * @param blocks the unknowns of each block, each once
  * @throws RangeError from `factor`, for a matrix that is not positive definite
  */
 export function patternOf(count: number, blocks: readonly Int32Array[]): SparsePattern {
@@ -138,7 +137,8 @@ function factored(
 			for (let p = starts[i]!; p < end; p++) work[rows[p]!]! -= lower[p]! * value;
 			const by = value / pivots[i]!;
 			pivot -= by * value;
-			[rows[end], lower[end]] = [k, by];
+			rows[end] = k;
+			lower[end] = by;
 			filled[i]!++;
 		}
 		if (!(pivot > 0)) throw new RangeError(`unknown ${k} of a sparse matrix has no positive pivot`);

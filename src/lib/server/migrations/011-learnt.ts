@@ -2,11 +2,15 @@ import type { Knex } from 'knex';
 
 /**
  * What is learnt comes from all windings at once, and any of them can be left out. Until now the fills of one hand and backing were
- * forgotten together, up to a moment: those windings are left out.
+ * forgotten together, up to a moment: those windings are left out. The gap that was foreseen of a winding is kept with it, since what is
+ * learnt later would foresee another.
  */
 export async function up(knex: Knex): Promise<void> {
 	await knex.schema.createTable('left_out_windings', (table) => {
 		table.text('record_id').primary();
+	});
+	await knex.schema.alterTable('records', (table) => {
+		table.text('foreseen');
 	});
 	const resets = (await knex('hand_resets').select('winding', 'material', 'reset_at')) as {
 		winding: string;
@@ -32,4 +36,7 @@ export async function down(knex: Knex): Promise<void> {
 		table.primary(['winding', 'material']);
 	});
 	await knex.schema.dropTable('left_out_windings');
+	await knex.schema.alterTable('records', (table) => {
+		table.dropColumn('foreseen');
+	});
 }

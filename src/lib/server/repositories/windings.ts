@@ -1,5 +1,5 @@
 import { Day } from '$lib/inventory/day';
-import { WindingForm, RunSummary, type Winding } from '$lib/inventory/winding';
+import { ForeseenGap, WindingForm, RunSummary, type Winding } from '$lib/inventory/winding';
 import { SetupForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
 import { z } from 'zod';
@@ -20,9 +20,14 @@ const Row = z
 		backingMm: z.number(),
 		backingMeasured: flag,
 		run: json(RunSummary).nullable(),
+		foreseen: json(ForeseenGap).nullable(),
 		createdAt: z.string()
 	})
-	.transform(({ createdAt, ...row }): Winding => ({ ...row, writtenAt: Date.parse(createdAt) }));
+	.transform(({ createdAt, foreseen, ...row }): Winding => ({
+		...row,
+		writtenAt: Date.parse(createdAt),
+		...(foreseen && { foreseen })
+	}));
 
 /** Records that were read before, under their id and version, and the list they made: the same list as long as nothing changed. */
 interface ReadWindings {
@@ -94,6 +99,7 @@ export async function insertWinding(trx: Writing, record: Winding): Promise<void
 		typed: jsonText(WindingForm, record.typed),
 		form: jsonText(SetupForm, record.form, 'setup'),
 		run: record.run && jsonText(RunSummary, record.run, 'run'),
+		foreseen: record.foreseen ? jsonText(ForeseenGap, record.foreseen, 'foreseen') : null,
 		createdAt: new Date(writtenAt).toISOString()
 	});
 }

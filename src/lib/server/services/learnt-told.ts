@@ -187,6 +187,7 @@ export async function learntTold(db: Knex): Promise<LearntAnswer> {
 	const counting = [...windings.values()].filter(({ id }) => !leftOut.has(id));
 	const names = new Map(rack.spools.map(({ id, form }) => [id, form.name]));
 	return {
+		converged: learnt.converged,
 		spools: spoolsTold(rack, counting),
 		strands: strandsTold(rack, counting),
 		kinds: kindsTold(rack, counting),

@@ -130,7 +130,7 @@ export async function learntHere(
 	const reader = new Reader();
 	const { description } = readForm(form, DEFAULT_UNITS, reader);
 	const described = reader.issues.length > 0 ? undefined : problemOf(description);
-	if (!described?.ok || learnt.windings.size === 0) return undefined;
+	if (!described?.ok || learnt.windings.size === 0 || !learnt.converged) return undefined;
 	const texts = { spool: spoolText(description), strands: description.stack.map(strandText) };
 	const things = {
 		spool: spoolId,

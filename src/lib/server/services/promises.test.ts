@@ -53,4 +53,14 @@ describe('promises kept', () => {
 		const { promises } = await promisesKept(db);
 		for (const { foreseenMm } of promises) expect(foreseenMm).toBeGreaterThan(4.5);
 	});
+	it('stay what was foreseen then, whatever is learnt later', async () => {
+		await wind({ turns: '820', depth: '11.4 mm', gap: '4.3 mm' });
+		const [first] = (await promisesKept(db)).promises;
+		for (let i = 0; i < 3; i++) await wind({ turns: '820', depth: '11.4 mm', gap: '5 mm' });
+		const { promises } = await promisesKept(db);
+		expect(promises.find(({ recordId }) => recordId === first!.recordId)).toEqual(first);
+		// The fourth of the same hand, backing and kind of line was foreseen better than the first.
+		const errors = promises.map(({ foreseenMm, foundMm }) => Math.abs(foreseenMm - foundMm));
+		expect(errors.at(-1)).toBeLessThan(errors[1]!);
+	});
 });

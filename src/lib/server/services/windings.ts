@@ -12,6 +12,8 @@ import { bad, done, gone, refused, type Outcome } from '../outcome';
 import { findWinding, insertWinding, listWindings, markTakenBack } from '../repositories/windings';
 import { endWindings, findRun, markEndedBy } from '../repositories/runs';
 import { benchJob } from './bench';
+import { learntHere } from './learnt';
+import { foreseenGap } from './promises';
 import { inventoryNow, spoolNow } from './inventory';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
@@ -55,6 +57,8 @@ export const recordWinding = (
 			...typedReadings.value,
 			...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
 		};
+		const { spoolId } = setup;
+		const [who, today] = [typed.who, dayOf(typed.woundOn)];
 		const wound = asWound(setup.form, readings);
 		if (!wound) return bad(fail({ code: 'missing_value' }, ['setup']).issues);
 		const job = jobOf(setup.form, wound.workout, person);
@@ -64,11 +68,11 @@ export const recordWinding = (
 			hand: job.hand,
 			knots: knotsOf(job)
 		};
-		const record: Winding = {
+		const wind: Winding = {
 			id: randomUUID(),
 			setupId,
-			spoolId: setup.spoolId,
-			woundOn: dayOf(typed.woundOn),
+			spoolId,
+			woundOn: today,
 			writtenAt: Date.parse(now),
 			typed: settleWinding(typed, units),
 			...readings,
@@ -77,6 +81,8 @@ export const recordWinding = (
 			backingMeasured: (stayed ?? wound).backingMeasured,
 			run: run ? summaryOf(run, await foldedRun(trx, run.id), planned) : null
 		};
+		const foreseen = foreseenGap(wind, await learntHere(trx, setup.form, { setupId, spoolId, who, today }));
+		const record = { ...wind, foreseen };
 		await insertWinding(trx, record);
 		await endWindings(trx, record, now);
 		return done({ id: record.id });

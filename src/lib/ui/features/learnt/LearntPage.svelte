@@ -71,6 +71,13 @@
 			out of 10.
 		</p>
 
+		{#if !told.converged}
+			<p class="mt-3 max-w-[70ch] text-[16px] text-warn" role="status">
+				These windings contradict each other so much that Wendle can't settle on numbers, and plans don't use
+				them. Leave out the windings that went wrong.
+			</p>
+		{/if}
+
 		<h2 class="mt-7 text-[19px] font-bold">People</h2>
 		<p class="text-[14.5px] text-soft">How tightly each person winds, compared with an ordinary hand.</p>
 		<ul class="mt-1" data-learnt="winders">
