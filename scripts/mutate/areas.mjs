@@ -5,9 +5,13 @@ export const AREAS = {
 		code: 'src/lib/core/estimate/**/*.ts',
 		tests: ['src/lib/core/{estimate,calibrate}/**/*.test.ts']
 	},
+	learn: {
+		code: 'src/lib/core/learn/*.ts',
+		tests: ['src/lib/core/{learn,numeric}/**/*.test.ts']
+	},
 	uncertainty: {
 		code: 'src/lib/core/uncertainty/*.ts',
-		tests: ['src/lib/core/uncertainty/**/*.test.ts']
+		tests: ['src/lib/core/{uncertainty,estimate}/**/*.test.ts']
 	},
 	inventory: {
 		code: 'src/lib/inventory/*.ts',

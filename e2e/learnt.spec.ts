@@ -1,0 +1,37 @@
+import { expect } from '@playwright/test';
+import { open, test } from './server';
+
+test('who winds is named once, chosen at the bench, and what they taught moves only their plans', async ({
+	page,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/');
+	const href = (await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href'))!;
+	const bench = href.replace('/fit/', '/bench/');
+	await open(page, `${bench}?job=wind&wound`);
+	await expect(page.getByLabel('Who winds')).toHaveValue('the warden');
+	await page.getByLabel('Who winds').selectOption('Somebody else');
+	await page.getByLabel('Name', { exact: true }).fill('Ida');
+	await page.getByRole('button', { name: 'Add name' }).click();
+	await expect(page.getByLabel('Who winds')).toHaveValue('Ida');
+
+	await open(page, `${bench}?job=wind&wound`);
+	await expect(page.getByLabel('Wound by')).toHaveValue('Ida');
+	await page.getByLabel('Turns of backing').fill('760');
+	await page.getByLabel(/^Depth/).fill('11.9 mm');
+	await page.getByLabel(/^Gap/).fill('4.2 mm');
+	await page.getByRole('button', { name: 'Put it on the rack' }).click();
+	await expect(page).toHaveURL(/\/(label\/|$)/);
+
+	await open(page, '/learnt');
+	const people = page.locator('[data-learnt="winders"] > li');
+	await expect(people.filter({ hasText: 'Ida' })).toContainText(/looser/);
+	await expect(people.filter({ hasText: 'Ida' })).toContainText('from 1 winding');
+	const row = page.locator('[data-learnt="windings"] > li').filter({ hasText: 'by Ida' });
+	await row.getByRole('button', { name: 'Leave out' }).click();
+	await expect(row).toContainText('left out');
+	await expect(people.filter({ hasText: 'Ida' })).toHaveCount(0);
+	await row.getByRole('button', { name: 'Count again' }).click();
+	await expect(people.filter({ hasText: 'Ida' })).toHaveCount(1);
+});
