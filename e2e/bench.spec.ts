@@ -39,7 +39,7 @@ test('the whole job with keys alone, from the first step to the label', async ({
 	await page.getByLabel('Gap that you measure').focus();
 	await page.keyboard.type('4.2 mm');
 	await page.keyboard.press('Enter');
-	await expect(page.locator('[data-correction]')).toContainText('That is it.');
+	await expect(page.locator('[data-correction]')).toContainText("That's right.");
 	await page.keyboard.press('Tab');
 	await page.getByRole('heading', { name: 'Look at the gap' }).focus();
 	for (let i = 0; i < 4; i++) await page.keyboard.press(' ');
@@ -121,7 +121,7 @@ test('wound for the wrong hand: off it comes, back to the hand, and on from ther
 	await page.keyboard.press('w');
 	await page.getByLabel('It is set, or wound, for the wrong hand').check();
 	await expect(page.locator('[data-trouble]')).toContainText(
-		'What was counted of backing then no longer counts.'
+		"The turns counted of backing then don't count any more."
 	);
 	await page.getByRole('button', { name: 'Go on from there' }).click();
 	await expect(title(page)).toHaveText('Set the reel for right-hand wind');
@@ -137,8 +137,8 @@ test('wound for the wrong hand: off it comes, back to the hand, and on from ther
 	await page.keyboard.press('t');
 
 	// Going back by mistake can itself be undone.
-	await page.getByText(/Everything noted so far/).click();
-	await page.getByRole('button', { name: /^Take back: It is set, or wound, for the wrong hand/ }).click();
+	await page.getByText(/Everything you noted so far/).click();
+	await page.getByRole('button', { name: /^Undo: It is set, or wound, for the wrong hand/ }).click();
 	await expect.poll(() => turnsOn(page)).toBe(310);
 });
 
@@ -194,14 +194,14 @@ test('turns by a pace, by weight, and no count at all, mixed in one run', async 
 	await page.getByLabel('Supply spool now').blur();
 	await expect(page.getByText('It weighs no less than before')).toBeVisible();
 	await page.getByLabel('Supply spool now').fill('110 g');
-	await expect(page.locator('[data-weighed]')).toContainText(/\d+ yd has left it, give or take\s+\d+ yd/);
+	await expect(page.locator('[data-weighed]')).toContainText(/\d+ yd has gone on, give or take\s+\d+ yd/);
 	await page.getByRole('button', { name: /^Set the count to/ }).click();
 	// 10 g of 0.48 mm at 0.9 g/cm³ are 61 m: some 400 turns at first.
 	await expect.poll(() => turnsOn(page)).toBeGreaterThan(350);
 	expect(await turnsOn(page)).toBeGreaterThan(paced);
 	await way('No count');
 	await expect(page.locator('[data-figure]')).toHaveText('10.1');
-	await page.getByText(/Everything noted so far/).click();
+	await page.getByText(/Everything you noted so far/).click();
 	await expect(page.locator('[data-log]')).toContainText('turns on the backing, at a pace');
 	await expect(page.locator('[data-log]')).toContainText('turns on the backing, weighed');
 });

@@ -23,12 +23,12 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 	const line = page.locator('[data-kept]').filter({ hasText: 'dusk line' });
 	await expect(line).toContainText('line, on a coil: jar on the sill');
 	await expect(line).toContainText('40 days out');
-	const notice = page.getByRole('listitem').filter({ hasText: 'dusk line: looked after from now on.' });
+	const notice = page.getByRole('listitem').filter({ hasText: 'dusk line: added. Care now shows it.' });
 	await notice.getByRole('button', { name: 'Undo' }).click();
 	await expect(page.getByText('Nothing was wound yet.')).toBeVisible();
 	await page
 		.getByRole('listitem')
-		.filter({ hasText: 'Taken back.' })
+		.filter({ hasText: 'Undone.' })
 		.getByRole('button', { name: 'Undo' })
 		.click();
 	await expect(line).toContainText('40 days out');
@@ -36,7 +36,7 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 	await line.getByText('Write something else down').click();
 	await line.getByRole('button', { name: /^Put right: .*came/ }).click();
 	await line.getByLabel('On', { exact: true }).fill('2025-06-01');
-	await line.getByRole('button', { name: 'Put it right' }).click();
+	await line.getByRole('button', { name: 'Save the correction' }).click();
 	await expect(line.locator('[data-counts="true"]').filter({ hasText: 'came' })).toContainText('1 Jun 2025');
 	await line.getByRole('link', { name: 'Print its label' }).click();
 	await expect(page.getByText('jar on the sill').first()).toBeVisible();
@@ -72,7 +72,7 @@ test('a reel that was wound elsewhere is described in Fit, written down, and loo
 	await page.getByLabel('Across the rims').fill('84 mm');
 	await page.getByLabel('Across the arbor').fill('38 mm');
 	await page.getByLabel('Between the flanges').fill('21 mm');
-	await page.getByRole('button', { name: 'Write down what is on it' }).click();
+	await page.getByRole('button', { name: 'Save what is on it' }).click();
 	// No step was done here, and none has to be.
 	await expect(page.locator('#record-title')).toBeVisible();
 	// How it was wound nobody knows either.
@@ -87,6 +87,6 @@ test('a reel that was wound elsewhere is described in Fit, written down, and loo
 	await expect(line).toContainText('gap 5.0 mm');
 	const days = page.getByRole('form', { name: 'Days out' });
 	await days.getByLabel('Days').fill('7');
-	await days.getByRole('button', { name: 'Write it down' }).click();
+	await days.getByRole('button', { name: 'Save it' }).click();
 	await expect(line).toContainText('7 days out');
 });

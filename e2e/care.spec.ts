@@ -12,8 +12,8 @@ test('twelve days out: what falls due, done, undone, and on the rack', async ({ 
 	const days = page.getByRole('form', { name: 'Days out' });
 	await days.getByLabel('Out with').selectOption({ label: 'Beck reel, grayling' });
 	await days.getByLabel('Days').fill('12');
-	await days.getByRole('button', { name: 'Write it down' }).click();
-	await expect(page.getByText('Beck reel, grayling: 12 days out written down.')).toBeVisible();
+	await days.getByRole('button', { name: 'Save it' }).click();
+	await expect(page.getByText('Beck reel, grayling: 12 days out saved.')).toBeVisible();
 	const line = page
 		.locator('[data-kept]')
 		.filter({ hasText: 'Beck reel, grayling' })
@@ -37,7 +37,7 @@ test('twelve days out: what falls due, done, undone, and on the rack', async ({ 
 	// On the rack it is one tap away.
 	await open(page, demo.url);
 	await page.locator('[data-spool="Beck reel, grayling"] [data-due-on-rack]').click();
-	await expect(page.getByRole('link', { name: 'All of it' })).toBeVisible();
+	await expect(page.getByRole('link', { name: 'All of Care' })).toBeVisible();
 	await expect(page.locator('[data-kept]').filter({ hasNotText: 'Beck reel, grayling' })).toHaveCount(0);
 });
 
@@ -54,7 +54,7 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await other.getByLabel('Line in the bight').fill('2 m');
 	await other.getByLabel('Times it spins').fill('3');
 	await other.getByLabel('Note').fill('by the jetty');
-	await other.getByRole('button', { name: 'Write it down' }).click();
+	await other.getByRole('button', { name: 'Save it' }).click();
 	await expect(told).toContainText('loop test: 3.0 turns a metre; by the jetty');
 	// Nobody said how it was wound: the test counts about as much as that.
 	await expect(line).toContainText(/1\.\d turns a metre/);
@@ -63,19 +63,19 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await told.getByRole('button', { name: /^Put right: .*loop test/ }).click();
 	await expect(other.getByLabel('Times it spins')).toHaveValue('3');
 	await other.getByLabel('Times it spins').fill('1');
-	await other.getByRole('button', { name: 'Put it right' }).click();
+	await other.getByRole('button', { name: 'Save the correction' }).click();
 	await expect(told).toContainText('loop test: 1.0 turns a metre');
 	await expect(told.locator('[data-counts="false"]')).toContainText('loop test: 3.0 turns a metre');
 	await expect(line).toContainText(/0\.[3-9] turns a metre/);
-	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'twist got out' });
-	await other.getByRole('button', { name: 'Write it down' }).click();
+	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'twist taken out' });
+	await other.getByRole('button', { name: 'Save it' }).click();
 	await expect(told).toContainText('twist let out, about 90 %');
 	await expect(line).toContainText(/0\.[01] turns a metre/);
-	await told.getByRole('button', { name: /^Take back: .*let out/ }).click();
+	await told.getByRole('button', { name: /^Undo: .*let out/ }).click();
 	await expect(line).toContainText(/0\.[3-9] turns a metre/);
 	await other.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'put on a coil' });
 	await other.getByLabel('What is written on it').fill('winter box');
-	await other.getByRole('button', { name: 'Write it down' }).click();
+	await other.getByRole('button', { name: 'Save it' }).click();
 	const coil = page.locator('[data-kept]').filter({ hasText: 'on a coil: winter box' });
 	await expect(coil).toHaveCount(1);
 	await page.reload();
@@ -83,7 +83,7 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await coil.getByText('Write something else down').click();
 	await coil.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'shortened' });
 	await coil.getByLabel('By how much').fill('a bit');
-	await expect(coil.getByRole('button', { name: 'Write it down' })).toBeDisabled();
+	await expect(coil.getByRole('button', { name: 'Save it' })).toBeDisabled();
 	// The backing it left is worth a test.
 	const backing = page
 		.locator('[data-kept]')
@@ -156,12 +156,12 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	await page.locator('html[data-alive]').waitFor();
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
 	await page.getByLabel('Look for').fill('nothing like it');
-	await expect(page.getByText('Nothing here is like that.')).toBeVisible();
+	await expect(page.getByText('No line or backing matches these filters.')).toBeVisible();
 });
 
 test('what to do before a day, as an evening and as a week in a shop', async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
-	await page.getByRole('link', { name: 'Before a day' }).click();
+	await page.getByRole('link', { name: 'Plan for a day' }).click();
 	const items = page.locator('[data-plan-item]');
 	await expect(page.locator('[data-plan-total]')).toContainText('before 20 Mar 2027');
 	const all = await items.count();
@@ -189,7 +189,7 @@ test('what to do before a day, as an evening and as a week in a shop', async ({ 
 test("the rules are anyone's to edit, and the usual ones come back", async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
 	const rules = page.locator('[data-rules]');
-	await rules.getByText('What falls due when').click();
+	await rules.getByText('What falls due, and when').click();
 	const every = rules.getByLabel('Tug-test it: days', { exact: true });
 	await expect(every).toHaveValue('365');
 	await expect(page.locator('[data-due="tug-test"][data-overdue]')).toHaveCount(1);
@@ -207,20 +207,20 @@ test("the rules are anyone's to edit, and the usual ones come back", async ({ pa
 	await expect(rules.getByLabel('Tug-test it: at a change of line')).not.toBeChecked();
 	// Another rule, for everyone to see; undone, it holds no longer.
 	const another = rules.getByRole('form', { name: 'Another rule' });
-	await another.getByLabel('Another rule').selectOption({ label: 'Judge whether it is still good' });
+	await another.getByLabel('Another rule').selectOption({ label: 'Check whether it is still good' });
 	await another.getByLabel('Of').selectOption({ label: 'backing' });
 	await another.getByLabel('Every so many days').fill('10');
 	await another.getByRole('button', { name: 'Add it' }).click();
 	await expect(page.locator('[data-due="judge"][data-overdue]').first()).toBeVisible();
 	await page
 		.getByRole('listitem')
-		.filter({ hasText: 'Another rule holds.' })
+		.filter({ hasText: 'Rule added.' })
 		.getByRole('button', { name: 'Undo' })
 		.click();
 	await expect(page.locator('[data-due="judge"][data-overdue]')).toHaveCount(0);
 	await rules.getByRole('button', { name: 'Leave out: Rinse it after salt, backing' }).click();
 	await expect(rinse).toHaveCount(0);
-	await rules.getByRole('button', { name: 'The usual ones again' }).click();
+	await rules.getByRole('button', { name: 'Restore defaults' }).click();
 	await expect(every).toHaveValue('365');
 	await expect(rinse).toHaveValue('1');
 });
@@ -235,7 +235,7 @@ test('what is said while the server is away is told not to be written down', asy
 	await page.locator('section[aria-label^="Notifications"]').waitFor({ state: 'attached' });
 	await server.stop();
 	await page.locator('[data-due="tug-test"]').first().getByRole('button', { name: 'Passed' }).click();
-	await expect(page.getByText('The server does not answer. Nothing was written down')).toBeVisible();
+	await expect(page.getByText("The server doesn't answer. Nothing was saved")).toBeVisible();
 	await server.start();
 	const due = page.locator('[data-due="tug-test"]').first();
 	await due.getByRole('button', { name: 'Failed' }).click();

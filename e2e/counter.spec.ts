@@ -100,15 +100,15 @@ test('two windows follow one run, and the count becomes the record', async ({ pa
 	await expect.poll(() => turns(phone)).toBe(19);
 	expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
-	await page.getByLabel('At a pause: depth below the rim').fill('40 mm');
+	await page.getByLabel('Depth now, from the rim down').fill('40 mm');
 	await page.getByRole('button', { name: 'Read', exact: true }).click();
 	await expect(page.getByText(/Read from the rim down/)).toBeVisible();
-	await page.getByLabel('At a pause: depth below the rim').fill('21.5 mm');
+	await page.getByLabel('Depth now, from the rim down').fill('21.5 mm');
 	await page.getByRole('button', { name: 'Read', exact: true }).click();
 	await expect(page.locator('[data-readings]')).toContainText('21.5 mm');
-	await page.getByRole('button', { name: 'Write down what came out' }).click();
+	await page.getByRole('button', { name: 'Save how it turned out' }).click();
 	await expect(page.getByLabel('Turns of backing')).toHaveValue('19');
-	await expect(page.getByLabel('Depth of the backing below the rim')).toHaveValue('21.5 mm');
+	await expect(page.getByLabel('Depth of the backing')).toHaveValue('21.5 mm');
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();
 	await expect(page).toHaveURL(/\/$/);
 	// The next job begins at nothing.

@@ -53,12 +53,12 @@ test('two windows: the second to save is asked, and nothing is lost', async ({ p
 	await saved(page);
 	await other.getByRole('textbox', { name: 'Gap to leave' }).fill('6 mm');
 	await expect(other.getByRole('dialog', { name: 'Changed in another window' })).toBeVisible();
-	await other.getByRole('button', { name: 'Take the other one' }).click();
+	await other.getByRole('button', { name: "Use the other window's" }).click();
 	await expect(other.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('3 mm');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('3.5 mm');
 	await saved(page);
 	await other.getByRole('textbox', { name: 'Gap to leave' }).fill('7 mm');
-	await other.getByRole('button', { name: 'Keep what is here' }).click();
+	await other.getByRole('button', { name: "Keep this window's" }).click();
 	await saved(other);
 	await page.reload();
 	await expect(page.getByRole('textbox', { name: 'Gap to leave' })).toHaveValue('7 mm');
@@ -155,11 +155,18 @@ for (const theme of ['light', 'dark'] as const)
 	test(`every panel of a fit is open to anyone: ${theme}`, async ({ page, context, demo }) => {
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
 		await open(page, await addressOf(page, 'Long rod, sea-run char'));
-		for (const name of ['How sure', 'Which way', 'At a pause', 'The run', 'Swaps', 'Buy, cut, gauge']) {
+		for (const name of [
+			'How sure?',
+			'Compare methods',
+			'Check while winding',
+			'With a fish on',
+			'Swaps',
+			'Buy, cut, gauge'
+		]) {
 			await page.getByRole('tab', { name }).click();
 			await expect(page.getByRole('tabpanel', { name })).toBeVisible();
-			if (name === 'How sure') await expect(page.locator('[data-sure="gap"]')).toBeVisible();
-			if (name === 'Which way') await expect(page.locator('[data-way]').first()).toBeVisible();
+			if (name === 'How sure?') await expect(page.locator('[data-sure="gap"]')).toBeVisible();
+			if (name === 'Compare methods') await expect(page.locator('[data-way]').first()).toBeVisible();
 			const { violations } = await new AxeBuilder({ page })
 				.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
 				.analyze();

@@ -234,7 +234,7 @@ test('a reply that is lost makes nothing double: a first save, a winding, a swap
 	await saved(page);
 	expect(await count()).toBe(before + 1);
 
-	await page.getByRole('button', { name: 'Write down what is on it' }).click();
+	await page.getByRole('button', { name: 'Save what is on it' }).click();
 	await page.getByLabel('Gap with the line on').fill('4');
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();
 	await expect(page.getByRole('alert')).toContainText('The server does not answer');
@@ -297,7 +297,7 @@ for (const javaScriptEnabled of [true, false])
 			if (javaScriptEnabled) await page.locator('html[data-alive]').waitFor();
 			rmSync(join(server.data, 'wendle.sqlite'));
 			await page.getByRole('link', { name: 'Try again' }).click();
-			await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
+			await expect(page.getByText('Your rack is empty.')).toBeVisible();
 		});
 	});
 
@@ -312,7 +312,7 @@ test('spools without a name do not hide one another', async ({ page, demo }) => 
 		expect((await page.request.post(`${demo.url}/api/setups`, { data: { form } })).status()).toBe(201);
 	await open(page, address);
 	await page.getByLabel('Name of the spool').fill('');
-	await page.getByRole('tab', { name: 'The run' }).click();
+	await page.getByRole('tab', { name: 'With a fish on' }).click();
 	await page.getByLabel('at least').fill('90 yd');
 	await expect(page.getByRole('link', { name: 'Unnamed spool' })).toHaveCount(2);
 });

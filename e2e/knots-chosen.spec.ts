@@ -56,7 +56,7 @@ test('from a joint in the fit to its knot, and to others for the same joint', as
 	await page.getByRole('button', { name: /^Edit the joint under/ }).click();
 	const joint = page.locator('[data-joint-knots]').first();
 	await expect(joint.getByRole('link', { name: /Nail knot/ })).toBeVisible();
-	await page.getByLabel('Joined under it by').selectOption({ label: 'Albright' });
+	await page.getByLabel("Joined to what's under it with").selectOption({ label: 'Albright' });
 	await expect(joint.getByRole('link', { name: /Albright/ })).toBeVisible();
 	await joint.getByRole('link', { name: 'Another knot?' }).click();
 	await expect(page.getByRole('combobox', { name: 'Where', exact: true })).toHaveValue('backing-line');
@@ -121,7 +121,7 @@ test('a knot is practised: right and wrong answers, kept, and due in time for th
 	await expect(trainer).toContainText('not kept yet');
 	await server.start();
 	await page.getByRole('button', { name: 'Try again' }).click();
-	await expect(trainer).toContainText('It comes up again on');
+	await expect(trainer).toContainText('This knot comes up again on');
 	await expect(trainer.getByRole('heading')).toHaveText(`${Number(first) + Number(third)} of 3 right`);
 
 	await page.getByRole('button', { name: 'Others' }).click();

@@ -58,7 +58,7 @@ test('a count is lost with a wet thumb, and the job still ends at the gap that w
 		for (let i = 0; i < times; i++) await page.keyboard.press('t');
 	};
 	const read = async (): Promise<void> => {
-		await page.getByLabel('At a pause: depth below the rim').fill(reel.depth);
+		await page.getByLabel('Depth now, from the rim down').fill(reel.depth);
 		await page.getByRole('button', { name: 'Read', exact: true }).click();
 	};
 
@@ -99,11 +99,11 @@ test('losing count can be said at any time, and the count can be set by hand', a
 	await page.keyboard.press('x');
 	await expect(page.locator('[data-turns]')).toHaveText('?');
 	await expect(page.locator('[data-lost]')).toContainText('Read the depth');
-	await page.getByLabel('Turns that are really on').fill('230');
+	await page.getByLabel('Turns that are on').fill('230');
 	await page.getByRole('button', { name: 'Set the count' }).click();
 	await expect(page.locator('[data-turns]')).toHaveText('230');
 	await expect(page.locator('[data-lost]')).toHaveCount(0);
-	await page.getByLabel('At a pause: depth below the rim').fill('20 mm');
+	await page.getByLabel('Depth now, from the rim down').fill('20 mm');
 	await page.getByRole('button', { name: 'Read', exact: true }).click();
 	await expect(page.locator('[data-readings]')).toContainText('20.0 mm');
 	await page.getByRole('button', { name: 'Take out the reading of 20.0 mm' }).click();

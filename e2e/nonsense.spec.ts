@@ -78,7 +78,7 @@ test('nonsense at the end of the job', async ({ page, demo }) => {
 	await open(page, '/');
 	await page.locator('[data-spool="New arrival, boxed"]').getByRole('link', { name: 'To the bench' }).click();
 	await page.locator('[data-ready]').waitFor();
-	await page.getByRole('button', { name: 'Write down what came out' }).click();
+	await page.getByRole('button', { name: 'Save how it turned out' }).click();
 	await page.getByLabel('Turns of backing').fill('lots');
 	await page.getByLabel('Gap with the line on').fill('a thumb');
 	await page.getByLabel('Note').fill('kept');

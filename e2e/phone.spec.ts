@@ -33,8 +33,8 @@ test('a phone over plain http writes down what was done, and undoes it', async (
 	await open(page, '/care?add=1');
 	const days = page.getByRole('form', { name: 'Days out' });
 	await days.getByLabel('Days').fill('3');
-	await days.getByRole('button', { name: 'Write it down' }).click();
-	await expect(page.getByText('3 days out written down.')).toBeVisible();
+	await days.getByRole('button', { name: 'Save it' }).click();
+	await expect(page.getByText('3 days out saved.')).toBeVisible();
 	const form = page.getByRole('form', { name: 'A line you have' });
 	await form.getByLabel('Called').fill('pocket line');
 	await form.getByRole('button', { name: 'Add it' }).click();
@@ -42,7 +42,7 @@ test('a phone over plain http writes down what was done, and undoes it', async (
 	await expect(line).toBeVisible();
 	await page
 		.getByRole('listitem')
-		.filter({ hasText: 'pocket line: looked after from now on.' })
+		.filter({ hasText: 'pocket line: added. Care now shows it.' })
 		.getByRole('button', { name: 'Undo' })
 		.click();
 	await expect(line).toHaveCount(0);

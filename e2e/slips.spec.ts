@@ -5,14 +5,14 @@ test('a reading that cannot be says why, beside the answers, wherever its field 
 	page
 }) => {
 	await measured(page);
-	await tab(page, 'Which way');
-	await page.getByLabel('The line alone stands at').fill('22 mm');
+	await tab(page, 'Compare methods');
+	await page.getByLabel('Depth with the line alone').fill('22 mm');
 	await page.keyboard.press('Tab');
-	await expect(page.locator('[data-reason]')).toContainText(/You read 22\.0 mm, and everything else says/);
-	await tab(page, 'The run');
+	await expect(page.locator('[data-reason]')).toContainText(/You read 22\.0 mm, but everything else says/);
+	await tab(page, 'With a fish on');
 	await expect(page.locator('[data-reason]')).toContainText('Read it again');
-	await tab(page, 'Which way');
-	await page.getByLabel('The line alone stands at').fill('');
+	await tab(page, 'Compare methods');
+	await page.getByLabel('Depth with the line alone').fill('');
 	await expect(page.locator('[data-reason]')).toHaveCount(0);
 	// A radius in place of a diameter: one press puts it right.
 	const before = await answer(page, 'stop-depth');

@@ -43,7 +43,7 @@ test('two lines swapped at the bench, and both found; undone, they are where the
 	const titles = await through(page, {
 		'Tie and label': async () => {
 			await page.getByLabel('Written on the coil').fill('WF4 for the beck');
-			await page.getByRole('button', { name: 'So it is' }).click();
+			await page.getByRole('button', { name: "Yes, that's on the label" }).click();
 			await expect(page.locator('[data-coil]')).toContainText('WF4 for the beck');
 		},
 		'Tug-test': async () => {
@@ -85,8 +85,8 @@ test('two lines swapped at the bench, and both found; undone, they are where the
 	await open(page, demo.url);
 	await beck.getByRole('link').first().click();
 	await page.getByRole('link', { name: 'Bench', exact: true }).click();
-	await page.getByRole('link', { name: /^Wound once before/ }).click();
-	await page.getByRole('button', { name: /^Take this winding back/ }).click();
+	await page.getByRole('link', { name: /^1 winding before/ }).click();
+	await page.getByRole('button', { name: /^Undo this winding/ }).click();
 	await expect(page.getByText('The winding is taken back.')).toBeVisible();
 	await open(page, `${demo.url}/care`);
 	await expect(row(page, 'WF4 for the beck')).toHaveCount(0);
@@ -98,7 +98,7 @@ test('a line only taken off waits on its coil, and its spool bare', async ({ pag
 	await page.getByRole('link', { name: 'Swap what is on Loan box, junior' }).click();
 	await page.getByRole('link', { name: 'Only take it off' }).click();
 	await through(page);
-	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await page.getByRole('button', { name: 'Save it' }).last().click();
 	await expect(row(page, 'on a coil: Weight-forward 5, floating, off Loan box, junior')).toHaveCount(1);
 	await open(page, demo.url);
 	await expect(page.locator('[data-spool="Loan box, junior"]')).toContainText('the rest is off');
@@ -121,13 +121,13 @@ test('what is written on a coil while the server is away is there when it is bac
 	await through(page, {
 		'Tie and label': async () => {
 			await page.getByLabel('Written on the coil').fill('drawer two');
-			await page.getByRole('button', { name: 'So it is' }).click();
+			await page.getByRole('button', { name: "Yes, that's on the label" }).click();
 		}
 	});
-	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await page.getByRole('button', { name: 'Save it' }).last().click();
 	await expect(page.getByRole('alert')).toContainText('What was done stays here');
 	await server.start();
-	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await page.getByRole('button', { name: 'Save it' }).last().click();
 	await expect(row(page, 'on a coil: drawer two')).toHaveCount(1);
 	// One thing too many: undone, the line is on its spool again.
 	await page
@@ -183,7 +183,7 @@ test('twist walked out at the bench, counted in, and tested', async ({ page, dem
 	});
 	expect(titles.filter((title) => title.startsWith('Lay the'))).toHaveLength(2);
 	expect(titles.at(-1)).toBe('Loop test');
-	await page.getByRole('button', { name: 'Write it down' }).last().click();
+	await page.getByRole('button', { name: 'Save it' }).last().click();
 	await expect(page.getByText('Written down.')).toBeVisible();
 	await expect(row(page, 'Weight-forward 8, intermediate')).toContainText(/0\.\d turns a metre/);
 });

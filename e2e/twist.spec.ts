@@ -18,24 +18,24 @@ test('two ways for a line to travel are planned and compared', async ({ page }) 
 	await expect(one).toContainText('left-handed');
 	await one.getByRole('radio', { name: 'Half off one side, half off the other' }).check();
 	await expect(one.locator('[data-turns-added]')).toHaveText('0');
-	await expect(page.locator('[data-verdict]')).toHaveText('Both come to the same.');
+	await expect(page.locator('[data-verdict]')).toHaveText('Both put in the same twist.');
 	await one.getByRole('radio', { name: 'Over its side, standing still' }).check();
 	await one.getByLabel('Across the middle of its coils').fill('65 mm');
 	// Coils half as wide are twice as many.
 	await expect(one.locator('[data-coils]')).toHaveText('134 coils');
 	await expect(one.locator('[data-turns-added]')).toHaveText('134');
 	await one.getByRole('radio', { name: 'Loose in a bowl or box' }).check();
-	await one.getByLabel('Coils of 100 that jump').fill('50');
+	await one.getByLabel('Coils out of 100 that jump').fill('50');
 	await expect(one.locator('[data-turns-added]')).toHaveText('67');
 	// And then off the reel again, back the other way: what the first leg put in comes out.
 	await one.getByRole('radio', { name: 'Over its side, standing still' }).check();
 	await one.getByLabel('Across the middle of its coils').fill('70 mm');
-	await one.getByRole('button', { name: 'And then on to something else' }).click();
+	await one.getByRole('button', { name: 'Then on to something else' }).click();
 	const then = one.locator('[data-leg]').nth(1);
 	await then.getByRole('radio', { name: 'Over its side, standing still' }).check();
 	await then.getByRole('radio', { name: 'clockwise', exact: true }).check();
 	await expect(one.locator('[data-turns-added]')).toHaveText('0');
-	await then.getByRole('button', { name: 'Leave this out' }).click();
+	await then.getByRole('button', { name: 'Remove this move' }).click();
 	await expect(one.locator('[data-leg]')).toHaveCount(1);
 	await one.getByRole('radio', { name: 'Half off one side, half off the other' }).check();
 	await other.getByRole('radio', { name: 'Into coils by hand, all one way' }).check();

@@ -40,7 +40,7 @@ test('a line weighed, by a table that is pasted, and a table with a gap', async 
 	await page.getByRole('button', { name: 'Paste a table' }).click();
 	const broken = 'from (ft),to (ft),start (mm),end (mm)\n0,51,0.9,0.9\n57,83,1.25,1.25';
 	await page.getByLabel(/From the maker/).fill(broken);
-	await page.getByRole('button', { name: 'Use it' }).click();
+	await page.getByRole('button', { name: 'Use this table' }).click();
 	await expect(page.getByRole('alert').filter({ hasText: 'fill the gap' })).toBeVisible();
 	await expect(page.getByLabel(/From the maker/)).toHaveValue(broken);
 	await page
@@ -48,7 +48,7 @@ test('a line weighed, by a table that is pasted, and a table with a gap', async 
 		.fill(
 			'length (ft);start (mm);end (mm)\n51;0.90;0.90\n6;0.90;1.25\n26;1.25;1.25\n6;1.25;0.90\n0.5;0.9;0.9'
 		);
-	await page.getByRole('button', { name: 'Use it' }).click();
+	await page.getByRole('button', { name: 'Use this table' }).click();
 	await expect(page.getByLabel('Row 3, length')).toHaveValue('26 ft');
 	await expect(page.locator('[data-taper]')).toContainText(/grains over the first 30 ft/);
 	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
@@ -160,7 +160,7 @@ test('a swap of heads, the colours of a running line, and the colour of a joint'
 
 test('how sure: a simulation that follows, by depth and by length', async ({ page }) => {
 	await measured(page);
-	await tab(page, 'How sure');
+	await tab(page, 'How sure?');
 	const gap = page.locator('[data-sure="gap"]');
 	await expect(gap).toContainText(/\d\.\d mm to \d\.\d mm/);
 	const width = async (): Promise<number> => {
@@ -181,42 +181,42 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 
 test('which way: a ladder with a recommendation, and a half-fit', async ({ page }) => {
 	await measured(page);
-	await tab(page, 'Which way');
+	await tab(page, 'Compare methods');
 	await expect(page.locator('[data-way]')).toHaveCount(8);
-	await expect(page.locator('[data-recommended]')).toContainText('nineteen times in twenty');
+	await expect(page.locator('[data-recommended]')).toContainText('19 times out of 20');
 	const depth = await answer(page, 'stop-depth');
-	await page.getByLabel('The line alone stands at').fill('11 mm');
+	await page.getByLabel('Depth with the line alone').fill('11 mm');
 	await expect.poll(() => answer(page, 'stop-depth')).not.toBe(depth);
 	await expect(page.getByText(/what this line really takes on this spool/)).toBeVisible();
-	await page.getByLabel('The line alone stands at').fill('40 mm');
+	await page.getByLabel('Depth with the line alone').fill('40 mm');
 	await page.keyboard.press('Tab');
 	await expect(page.getByRole('tabpanel').getByText(/below the arbor/)).toBeVisible();
 });
 
 test('a checkpoint and a correction', async ({ page }) => {
 	await measured(page);
-	await tab(page, 'At a pause');
+	await tab(page, 'Check while winding');
 	await page.getByLabel('Turns so far').fill('700');
-	await page.getByLabel('Depth now, below the rim').fill('14');
+	await page.getByLabel('Depth now, from the rim down').fill('14');
 	await expect(page.locator('[data-pause]')).toContainText('still to wind');
 	const left = Number(await page.locator('[data-pause-turns]').textContent());
 	expect(left).toBeGreaterThan(10);
 	await page.getByLabel('Turns so far').fill('1300');
-	await page.getByLabel('Depth now, below the rim').fill('7');
+	await page.getByLabel('Depth now, from the rim down').fill('7');
 	await expect(page.locator('[data-pause]')).toContainText('take off');
-	await page.getByLabel('Depth now, below the rim').fill('30');
+	await page.getByLabel('Depth now, from the rim down').fill('30');
 	await page.keyboard.press('Tab');
 	await expect(page.getByText(/is below the arbor/)).toBeVisible();
-	await page.getByLabel('Gap as it came out').fill('2 mm');
+	await page.getByLabel('Gap that you measure').fill('2 mm');
 	await expect(page.locator('[data-correct]')).toContainText(/Take off \d+ yd of backing, \d+ turns/);
-	await page.getByLabel('Gap as it came out').fill('7 mm');
+	await page.getByLabel('Gap that you measure').fill('7 mm');
 	await expect(page.locator('[data-correct]')).toContainText('Add');
 });
 
 test('the run is read with a cursor and with keys; enough backing or not', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
 	await measured(page, ['72 mm', '34 mm', '17 mm']);
-	await tab(page, 'The run');
+	await tab(page, 'With a fish on');
 	const cursor = page.getByRole('slider', { name: 'Length out' });
 	await cursor.focus();
 	await page.keyboard.press('End');
@@ -262,7 +262,7 @@ test('the gauge measures what it says, on the page, as SVG and as PDF', async ({
 	expect(sheet.width / (72 / 25.4)).toBeCloseTo(Number(width), 3);
 });
 
-test('every spool with every line: sorted, by another backing, and on to a set-up', async ({
+test('compare every spool with every line: sorted, by another backing, and on to a set-up', async ({
 	page,
 	demo
 }) => {
@@ -307,7 +307,7 @@ test('a plan starts from what earlier windings taught, and any of them can be le
 	const href = await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href');
 	await open(page, href!);
 	await expect(page.locator('[data-learnt]')).toContainText('what Wendle has learnt');
-	await tab(page, 'How sure');
+	await tab(page, 'How sure?');
 	const hand = page.locator('[data-hand]');
 	await expect(hand).toContainText('after 2 windings');
 	const span = async (): Promise<number> => {
@@ -329,5 +329,5 @@ test('a plan starts from what earlier windings taught, and any of them can be le
 	await expect.poll(span).toBe(learnt);
 	await page.getByLabel('Your own figure').fill('tight');
 	await page.keyboard.press('Tab');
-	await expect(page.getByText(/is not a lay yet/)).toBeVisible();
+	await expect(page.getByText(/isn't a share/)).toBeVisible();
 });

@@ -2,7 +2,7 @@ import { answer, expect, open, saved, test } from './server';
 
 test('from the box to a wound reel that is remembered', async ({ page, server }) => {
 	await open(page, '/');
-	await expect(page.getByText('Nothing on the rack yet.')).toBeVisible();
+	await expect(page.getByText('Your rack is empty.')).toBeVisible();
 	await page.getByRole('link', { name: /Set up the first spool/ }).click();
 	await page.locator('[data-ready]').waitFor();
 
@@ -60,7 +60,7 @@ test('from the box to a wound reel that is remembered', async ({ page, server })
 	for (const checkbox of await page.getByRole('checkbox').all()) await expect(checkbox).toBeChecked();
 
 	await page.getByLabel('Turns of backing').fill('700');
-	await page.getByLabel('Depth of the backing below the rim').fill('14.5');
+	await page.getByLabel('Depth of the backing').fill('14.5');
 	await page.getByLabel('Gap with the line on').fill('1/4 in');
 	await page.getByLabel('Note').fill('Joint lies square.');
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();

@@ -40,12 +40,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 
 /** An unexpected failure: logged whole for whoever runs the server, told briefly to whoever uses it. */
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
-	if (status === 404) return { message: 'There is nothing here.' };
+	if (status === 404) return { message: "This page doesn't exist. Go back to the rack." };
 	console.error(`${event.request.method} ${event.url.pathname} failed:`, error);
 	return {
 		message:
 			status < 500
 				? message
-				: 'Something went wrong in Wendle, and it did not do what you asked. What was saved before is still there: try again.'
+				: "Something went wrong in Wendle, so it didn't do what you asked. Everything you saved before is still there. Try again."
 	};
 };

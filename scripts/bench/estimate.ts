@@ -51,7 +51,7 @@ class Reel {
 	readonly #rim: number;
 	readonly #arbor: number;
 	readonly #width: number;
-	/** Cross-section that a turn takes, mm². */
+	/** Cross-section that per turn, mm². */
 	readonly #turn: number;
 	/** Space of all that goes over the backing, mm³. */
 	readonly #over: number;

@@ -69,14 +69,14 @@
 						stroke-dasharray="1 2"
 					/>
 				</svg>
-				cut along the axle, all to one scale; the coin is 20 mm
+				Each spool is cut open along its axle, all to one scale. The coin is 20 mm across.
 			</p>
 			{#if data.coiled > 0}
 				<a
 					href="/care?where=coil&due=1"
 					class="figure text-[14px] font-semibold underline decoration-2 underline-offset-4"
 					data-due-on-coils
-					>{data.coiled === 1 ? '1 thing is due' : `${data.coiled} things are due`} on what lies on coils</a
+					>{data.coiled === 1 ? '1 job is due' : `${data.coiled} jobs are due`} on lines that are on coils</a
 				>
 			{/if}
 			<a href="/learnt" class="figure text-[14px] underline underline-offset-4">What Wendle has learnt</a>

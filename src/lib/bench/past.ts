@@ -28,8 +28,8 @@ export const PAST_ROWS = {
 	length: 'Backing on it',
 	gap: 'Gap',
 	time: 'Time',
-	winding: 'of it winding',
-	tying: 'of it tying'
+	winding: 'winding alone',
+	tying: 'tying alone'
 } as const;
 type PastKey = keyof typeof PAST_ROWS;
 

@@ -28,7 +28,7 @@ export const RunSummary = z.object({
 });
 export type RunSummary = z.infer<typeof RunSummary>;
 
-/** The gap as it was foreseen before it was measured, nine times in ten, with the rule that reads it. */
+/** The gap as it was foreseen before it was measured, 9 times out of 10, with the rule that reads it. */
 export const ForeseenGap = z.object({ foreseenMm: z.number(), lowMm: z.number(), highMm: z.number() });
 export type ForeseenGap = z.infer<typeof ForeseenGap>;
 

@@ -85,7 +85,11 @@ export const refuse = (
 ): Response => issueResponse(status, [{ code, path: [], message }], more);
 
 export const notFound = (what: string): Response =>
-	refuse(404, 'not_found', `There is no such ${what} (any more). Go back to the rack and choose again.`);
+	refuse(
+		404,
+		'not_found',
+		`There is no such ${what} , or it was removed. Go back to the rack and choose again.`
+	);
 
 export const impossible = (issues: readonly Issue[]): Response => issueResponse(422, issues.map(wordIssue));
 
@@ -140,11 +144,7 @@ function parseBody<S extends z.ZodType>(text: string, shape: S): Body<z.output<S
 		body = JSON.parse(text);
 	} catch {
 		return no(
-			refuse(
-				400,
-				'not_json',
-				'The body is not JSON: check brackets, quotes and commas. NaN is not a number there.'
-			)
+			refuse(400, 'not_json', "The body isn't JSON. Check brackets, quotes and commas. JSON has no NaN.")
 		);
 	}
 	const parsed = shape.safeParse(body);
@@ -180,13 +180,13 @@ export function answered<T>(outcome: Outcome<T>, status: 200 | 201 | 204 = 200):
 		case 'gone':
 			return notFound(refusal.what);
 		case 'stale':
-			return refuse(409, 'stale', 'A newer version was saved meanwhile. Look at it, then save again.', {
+			return refuse(409, 'stale', 'Somebody saved a newer version meanwhile. Look at it, then save again.', {
 				current: refusal.current
 			});
 		case 'bad':
 			return issueResponse(422, refusal.issues);
 		case 'used':
-			return refuse(409, 'write_id_used', 'This write was done before, with something else in it.', {
+			return refuse(409, 'write_id_used', 'This write id was used before, for something else.', {
 				answer: refusal.answer
 			});
 	}

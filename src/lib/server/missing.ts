@@ -5,5 +5,5 @@ import { unreadableBehind } from './services';
 export async function missingSetup(id: string): Promise<never> {
 	const behind = await unreadableBehind(id);
 	if (behind) redirect(303, `/unreadable/${behind.table}/${encodeURIComponent(behind.id)}`);
-	error(404, 'There is no such set-up (any more).');
+	error(404, "This set-up doesn't exist, or it was removed. Go back to the rack.");
 }

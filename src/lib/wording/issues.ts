@@ -17,75 +17,75 @@ type Words = { [C in IssueDetail['code']]: (detail: Extract<IssueDetail, { code:
 /** The one place where an issue gets its words. Each says what to do; none blames the person. */
 const WORDS: Words = {
 	unreadable_quantity: ({ text }) =>
-		`"${text.slice(0, 40)}" is not a measure yet: write a number and a unit, such as 3 3/8 in, 85 mm or 100 yd.`,
+		`"${text.slice(0, 40)}" isn't a measure. Type a number and a unit, such as 3 3/8 in, 85 mm or 100 yd.`,
 	ambiguous_comma: ({ text }) =>
-		`"${text.slice(0, 40)}" could be thousands or a decimal: write it without the comma, or with a point.`,
-	unknown_unit: ({ unit, known }) => `"${unit.slice(0, 20)}" is not a unit known here: use ${list(known)}.`,
-	missing_value: () => 'Nothing here yet.',
+		`"${text.slice(0, 40)}" could mean thousands or a decimal. Type it without the comma, or with a point.`,
+	unknown_unit: ({ unit, known }) =>
+		`"${unit.slice(0, 20)}" isn't a unit that Wendle knows. Use ${list(known)}.`,
+	missing_value: () => 'This is blank. Type a value.',
 	out_of_range: ({ min, max, unit }) => `Needs to be between ${min} and ${max} ${unit}.`,
 	arbor_not_inside_rim: ({ arborDiameterMm, rimDiameterMm }) =>
-		`An arbor of ${mm(arborDiameterMm)} does not go inside a rim of ${mm(rimDiameterMm)}: measure both across, as diameters.`,
+		`An arbor of ${mm(arborDiameterMm)} doesn't go inside a rim of ${mm(rimDiameterMm)}. Measure both straight across, as diameters.`,
 	frame_inside_arbor: ({ frameDiameterMm, arborDiameterMm }) =>
-		`A frame of ${mm(frameDiameterMm)} inside leaves no room around an arbor of ${mm(arborDiameterMm)}: measure the frame across, as a diameter.`,
+		`A frame of ${mm(frameDiameterMm)} inside leaves no room around an arbor of ${mm(arborDiameterMm)}. Measure the frame straight across, as a diameter.`,
 	profile_too_short: ({ points }) =>
-		`A profile needs at least two points, floor and rim; there ${points === 1 ? 'is 1' : `are ${points}`}.`,
+		`A profile needs at least two points, one at the arbor and one at the rim. There ${points === 1 ? 'is 1' : `are ${points}`}.`,
 	profile_not_rising: ({ diameterMm, previousDiameterMm }) =>
-		`The profile goes from floor to rim: ${mm(diameterMm)} must be more than the ${mm(previousDiameterMm)} before it.`,
+		`A profile goes from the arbor out to the rim, so ${mm(diameterMm)} must be more than the ${mm(previousDiameterMm)} before it.`,
 	profile_closed: ({ diameterMm }) =>
-		`The spool has no width at ${mm(diameterMm)}: only its floor may be closed.`,
+		`The spool has no width at ${mm(diameterMm)}. Only its lowest point may have no width.`,
 	packing_above_hexagonal: ({ layEfficiency, limit }) =>
-		`A lay efficiency of ${formatNumber(layEfficiency, 2)} is denser than round strands can lie: use ${formatNumber(limit, 2)} or less, 0.90 for a firm even hand.`,
+		`A tightness of ${formatNumber(layEfficiency, 2)} is denser than round strands can lie. Use ${formatNumber(limit, 2)} or less; 0.90 is firm, even winding.`,
 	too_many_unknowns: ({ count }) =>
-		`${count} components have no length: give all but one, and that one is worked out.`,
+		`${count} strands have no length. Give the length of all but one, and Wendle works that one out.`,
 	gap_leaves_no_room: ({ gapMm, limitMm }) =>
-		`A gap of ${mm(gapMm)} leaves nothing to wind on: the arbor is ${mm(limitMm)} down.`,
+		`A gap of ${mm(gapMm)} leaves nothing to wind on, since the arbor is only ${mm(limitMm)} down.`,
 	gap_above_rim: ({ gapMm, limitMm }) =>
-		`A gap of ${mm(gapMm)} to the frame would let line stand above the rim: leave at least ${mm(limitMm)}.`,
+		`A gap of ${mm(gapMm)} to the frame lets line stand above the rim. Leave at least ${mm(limitMm)}.`,
 	unknown_line_class: ({ text }) =>
-		`"${text.slice(0, 20)}" is not a line class: write taper, number 1–15 and F, I or S, such as WF6F, DT5F or L4I.`,
+		`"${text.slice(0, 20)}" isn't a line class. Type the taper, a number from 1 to 15, and F, I or S, such as WF6F, DT5F or L4I.`,
 	unknown_material: ({ text, known }) =>
-		`"${text.slice(0, 30)}" is not a backing known here: use ${list(known)}, or give its diameter.`,
+		`"${text.slice(0, 30)}" isn't a backing that Wendle knows. Use ${list(known)}, or give its diameter.`,
 	needs_one_of: ({ fields }) => `Give ${list(fields)}.`,
 	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
 	shorter_than_head: ({ lengthMm, leastMm }) =>
-		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, ${formatNumber(leastMm / 1000, 1)} m: give its sections, or a longer line.`,
+		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, which take ${formatNumber(leastMm / 1000, 1)} m. Give the line's sections, or a longer length.`,
 	taper_gap: ({ row, fromMm, toMm }) =>
-		`Row ${row} begins at ${formatNumber(toMm / 1000, 2)} m, but the row before ends at ${formatNumber(fromMm / 1000, 2)} m: fill the gap, or take the overlap out.`,
+		`Row ${row} begins at ${formatNumber(toMm / 1000, 2)} m, but the row before it ends at ${formatNumber(fromMm / 1000, 2)} m. Fill the gap, or remove the overlap.`,
 	taper_not_forward: ({ row }) =>
-		`Row ${row} does not go forward: each has to end further on than it begins.`,
+		`Row ${row} doesn't go forward. Each row has to end further along the line than it begins.`,
 	taper_unknown_columns: () =>
-		'These columns are not clear: give length, start and end diameter; or from, to, start and end; or distance and diameter.',
-	not_a_share: ({ text }) =>
-		`"${text.slice(0, 20)}" is not a share yet: write a percentage from 0 to 50, such as 5 %.`,
+		"Wendle can't tell what these columns are. Give length, start and end diameter; or from, to, start and end; or distance and diameter.",
+	not_a_share: ({ text }) => `"${text.slice(0, 20)}" isn't a percentage. Type one from 0 to 50, such as 5 %.`,
 	unreadable_lay: ({ text }) =>
-		`"${text.slice(0, 20)}" is not a lay yet: write a share of perfect square winding, such as 0.86, or 0.86 ± 3 %.`,
+		`"${text.slice(0, 20)}" isn't a share. Type a share of perfectly square winding, such as 0.86, or 0.86 ± 3 %.`,
 	only_level_is_solved: () =>
-		'Only a level strand can be worked out, such as a backing: this one has a taper, so give its length.',
+		'Wendle can only work out the length of a strand of one thickness, such as backing. This one tapers, so give its length.',
 	depth_below_arbor: ({ depthMm, limitMm }) =>
-		`A depth of ${mm(depthMm)} is below the arbor, which is ${mm(limitMm)} down: lay the rule across both rims and read to the line's surface.`,
+		`A depth of ${mm(depthMm)} is below the arbor, which is ${mm(limitMm)} down. Lay the rule across both rims, and read down to the line's surface.`,
 	depth_above_rim: ({ depthMm }) =>
-		`A depth of ${mm(depthMm)} would be above the rim: read from the rim down to the line's surface.`,
+		`A depth of ${mm(depthMm)} is above the rim. Read from the rim down to the line's surface.`,
 	depth_below_start: ({ depthMm, limitMm }) =>
-		`A depth of ${mm(depthMm)} is where this began or lower (${mm(limitMm)}): with turns on, it must be less.`,
+		`A depth of ${mm(depthMm)} is where this strand began, or lower (${mm(limitMm)}). With turns on, the depth must be less.`,
 	line_alone_fills: ({ gapMm, wantedMm }) =>
-		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted: no backing goes under it here. Take a slimmer or shorter line, or a smaller gap.`,
+		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted, so no backing goes under it on this spool. Use a slimmer or shorter line, or a smaller gap.`,
 	no_such_component: ({ index, count }) =>
-		`There is no component ${index}: the stack has ${count}, counted from 0 at the arbor.`,
+		`There is no strand ${index}. The stack has ${count}strands, counted from 0 at the arbor.`,
 	reading_contradicts: ({ valueMm, lowMm, highMm }) =>
-		`You read ${mm(valueMm)}, and everything else says ${mm(lowMm)} to ${mm(highMm)}. Read it again, and check the count and the measures.`,
+		`You read ${mm(valueMm)}, but everything else says ${mm(lowMm)} to ${mm(highMm)}. Read it again, and check the count and the measures.`,
 	turns_contradict: ({ turns, low, high }) =>
-		`${Math.round(turns)} turns don't go with these depths: this backing would take ${Math.ceil(low)} to ${Math.floor(high)}. Check the count, the depths and the backing's diameter.`,
+		`${Math.round(turns)} turns don't match these depths. This backing would take ${Math.ceil(low)} to ${Math.floor(high)}. Check the count, the depths and the backing's diameter.`,
 	no_line_takes: ({ spaceMm3, least }) =>
 		spaceMm3 < least
 			? 'No fly line takes so little room. Read the depth from the rim down to the line, with the whole line on.'
 			: 'No fly line takes so much room. Read the depth with the line alone on the bare arbor, and check the spool.',
-	no_turns_yet: () => 'Count the turns that are on: a checkpoint needs some.',
+	no_turns_yet: () => 'Count the turns that are on. A check while winding needs some.',
 	nothing_to_correct: () =>
-		'No component is left open, so there is nothing to take off or add: leave the length of the backing out.',
+		'Every strand has a length, so there is nothing to take off or add. Leave out the length of the backing.',
 	rating_contradicts_measures: ({ rimDiameterMm, arborDiameterMm, widthMm }) =>
-		`These figures and measures don't go together: they make a spool of ${mm(rimDiameterMm)} across the rims, ${mm(arborDiameterMm)} across the arbor and ${mm(widthMm)} wide. Check the figure, the rim and the width, or leave a measure out.`,
+		`These figures and measures contradict each other. Together they make a spool of ${mm(rimDiameterMm)} across the rims, ${mm(arborDiameterMm)} across the arbor and ${mm(widthMm)} wide. Check the figure, the rim and the width, or leave a measure out.`,
 	rating_beyond_measures: () =>
-		"The maker's figure claims more than a spool of this rim and width can hold, even with no arbor: check both, or raise the maker's allowance."
+		"The maker's figure is more than a spool of this rim and width can hold, even with no arbor. Check both, or subtract more from the maker's figure."
 };
 
 export function wordIssue(issue: Issue): WordedIssue {
@@ -95,7 +95,7 @@ export function wordIssue(issue: Issue): WordedIssue {
 
 const SHAPE_WORDS: Partial<Record<z.core.$ZodIssue['code'], (issue: never) => string>> = {
 	invalid_type: ({ expected, input }: z.core.$ZodIssueInvalidType) =>
-		input === undefined ? `This is missing: give a ${expected}.` : `This has to be a ${expected}.`,
+		input === undefined ? `This is missing. Give a ${expected}.` : `This has to be a ${expected}.`,
 	too_small: ({ minimum, origin, inclusive }: z.core.$ZodIssueTooSmall) =>
 		origin === 'number'
 			? `Needs to be ${inclusive ? 'at least' : 'more than'} ${minimum}.`
@@ -105,7 +105,7 @@ const SHAPE_WORDS: Partial<Record<z.core.$ZodIssue['code'], (issue: never) => st
 			? `Needs to be at most ${maximum}.`
 			: `Takes at most ${maximum} ${origin === 'array' ? 'entries' : 'characters'}.`,
 	unrecognized_keys: ({ keys }: z.core.$ZodIssueUnrecognizedKeys) =>
-		`Not known here: ${keys.slice(0, 5).join(', ')}. Take it out, or check its spelling.`,
+		`Wendle doesn't know this: ${keys.slice(0, 5).join(', ')}. Remove it, or check its spelling.`,
 	invalid_value: ({ values }: z.core.$ZodIssueInvalidValue) => `Use one of ${list(values.map(String))}.`
 };
 

@@ -13,11 +13,9 @@
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Knots</h1>
 		<a class="text-[16px] underline" href="/knots/practise">Practise them</a>
 	</div>
-	<p class="mt-1 mb-5 max-w-[64ch]">
-		Each is drawn from its shape in space, so that what looks over is over.
-	</p>
+	<p class="mt-1 mb-5 max-w-[64ch]">Every over and under in these drawings is exact.</p>
 	<Chooser situation={data.situation} />
-	<h2 class="mt-10 text-[19px] font-semibold">All of them, from the arbor outward</h2>
+	<h2 class="mt-10 text-[19px] font-semibold">All knots, from the arbor outward</h2>
 	<ul class="mt-3 grid gap-x-8 gap-y-6 sm:grid-cols-2 xl:grid-cols-4" data-gallery>
 		{#each KNOTS as knot (knot.slug)}
 			<li>

@@ -5,6 +5,6 @@ import type { PageServerLoad } from './$types';
 /** What lies on a spool and what could go on it: `?spool=`. */
 export const load: PageServerLoad = async ({ url }) => {
 	const choice = await swapChoice(url.searchParams.get('spool') ?? '');
-	if (!choice) error(404, 'Nothing was wound on that spool yet: set it up first.');
+	if (!choice) error(404, 'Nothing is wound on that spool yet. Set it up first.');
 	return { choice };
 };

@@ -47,8 +47,8 @@
 <div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
 	<h1 class="text-[26px] leading-tight font-bold tracking-tight">Twist</h1>
 	<p class="mt-1 max-w-[64ch]">
-		How the line travels from one place to another, and what that does to it. Pulled over the side of a spool
-		that stands still it takes a turn for every coil.
+		See what moving a line from one place to another does to it. If you pull it over the side of a spool that
+		stands still, each coil puts one turn of twist in.
 	</p>
 	{#if line && range}
 		<section aria-label="This line" class="mt-5 border-t-2 border-ink pt-3" data-this-line>
@@ -71,17 +71,17 @@
 				>
 			</p>
 			<p class="figure text-[15px] text-soft">
-				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} nine times in ten, left-handed below 0; {line.tested
+				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} 9 times out of 10, left-handed below 0; {line.tested
 					? `loop test of ${showDay(line.tested)}`
 					: 'no loop test yet'}. A day out adds about {formatNumber(line.growth.mean, 2)} a metre{line.growth
 					.sd < USUAL_GROWTH.sd
 					? ', by its loop tests'
 					: ', as is usual'}.
 			</p>
-			<div class="mt-2"><TwistedLine perMetre={line.perMetre.mean} off={1} label="As it lies now" /></div>
+			<div class="mt-2"><TwistedLine perMetre={line.perMetre.mean} off={1} label="In this line now" /></div>
 		</section>
 		{@render asItIs()}
-		<h2 class="mt-10 border-t-2 border-ink pt-3 text-[19px] font-semibold">Before it travels again</h2>
+		<h2 class="mt-10 border-t-2 border-ink pt-3 text-[19px] font-semibold">Before you move it again</h2>
 	{/if}
 	<div class="mt-4 flex flex-wrap items-end gap-x-10 gap-y-3">
 		<div class="w-44">
@@ -99,7 +99,7 @@
 		</div>
 		<p class="max-w-[60ch] border-l-[3px] border-now pl-3 text-[18px]" aria-live="polite" data-verdict>
 			{#if saved < 0.5}
-				Both come to the same.
+				Both put in the same twist.
 			{:else}
 				{better === 'one' ? 'The first way' : 'The second way'} is better, by {formatNumber(saved, 0)} turns.
 			{/if}
@@ -115,8 +115,8 @@
 {#snippet asItIs()}
 	<p class="mt-6 max-w-[70ch] text-[15px]" data-schools>
 		Some say: <q>{MACHINE_TECHNIQUES[0]}</q> Others: <q>{MACHINE_TECHNIQUES[1]}</q>
-		{line ? 'For this line, as its ledger stands,' : 'For what is planned here'}
-		{machineSays(verdict) === 0 ? 'the first have a point' : 'the second are right'}.
+		{line ? 'For this line as it is now,' : 'For what is planned here'}
+		{machineSays(verdict) === 0 ? 'the first have a point' : 'the others are right'}.
 	</p>
 	<LoopTest {line} today={data.today} />
 	<GettingItOut

@@ -26,7 +26,7 @@ const problemAt = (rimDiameterMm: number, widthMm: number, gapMm: number): Probl
 });
 
 describe('a spool known by what one wound on it', () => {
-	it('has ranges that hold nine times in ten, over true reels of a simulation of its own', () => {
+	it('has ranges that hold 9 times out of 10, over true reels of a simulation of its own', () => {
 		let [held, count] = [0, 0];
 		for (let seed = 1; seed <= 1500; seed++) {
 			const { normal: n } = seededRandom(seed);

@@ -123,7 +123,7 @@ describe('what falls due (common practice)', () => {
 		expect(due('rinse', rinsed, '2026-12-01', BACKING)!.expectedOn).toBeUndefined();
 		expect(due('judge', events, '2026-12-01')!.expectedOn).toBe('2028-03-31');
 	});
-	it('backing at each change of the line over it, and when it was wet and dried often enough', () => {
+	it('backing at each change of the line over it, and when it was wetted and dried often enough', () => {
 		const changed = at('2026-06-01', { kind: 'line-changed' });
 		const passed = at('2026-06-02', { kind: 'tug-test', result: 'passed' });
 		const because = (...events: CareEvent[]) => due('tug-test', [CAME, ...events], '2026-06-03', BACKING)!;

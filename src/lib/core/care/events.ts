@@ -44,7 +44,7 @@ export type CareEvent = Happened &
 		  }
 		/** Something else lies over it now, or nothing. */
 		| { readonly kind: 'line-changed' }
-		/** Backing that got wet and dried again, so many times. */
+		/** Backing that got wetted and dried, so many times. */
 		| { readonly kind: 'wetted'; readonly times: number }
 		| { readonly kind: 'cleaned' | 'dressed' | 'rinsed' | 'turned' | 'loop-rebuilt' }
 		| { readonly kind: 'loop-test'; readonly bightMm: number; readonly spins: number }

@@ -16,7 +16,7 @@ export interface CareRule {
 	readonly paceCounts?: number;
 	/** At every change of the line over it. */
 	readonly atLineChange?: boolean;
-	/** When it got wet and dried again so many times. */
+	/** When it got wetted and dried so many times. */
 	readonly everyWettings?: number;
 }
 
@@ -30,8 +30,8 @@ const DONE_BY: Record<CareJob, readonly CareKind[]> = {
 };
 export const JOB_NAMES: Record<CareJob, string> = {
 	clean: 'Clean it',
-	respool: 'Respool it against twist',
-	judge: 'Judge whether it is still good',
+	respool: 'Take the twist out',
+	judge: 'Check whether it is still good',
 	'tug-test': 'Tug-test it',
 	rinse: 'Rinse it after salt'
 };

@@ -1,7 +1,7 @@
 import type { Range } from '../uncertainty/propagate';
 import { RANGE_Z } from '../uncertainty/spreads';
 
-/** A number with its range, nine times in ten. */
+/** A number with its range, 9 times out of 10. */
 export interface Ranged {
 	readonly value: number;
 	readonly range: Range;

@@ -31,7 +31,7 @@ export interface Excess {
 
 export interface Fit {
 	readonly fits: boolean;
-	/** Final gap; negative when the line stands too high. */
+	/** Final gap; negative when the line is above the rim or frame. */
 	readonly gapMm: number;
 	readonly layers: readonly Layer[];
 	readonly solved?: { index: number; lengthMm: number; turns: number; stopDepthMm: number };

@@ -12,7 +12,7 @@ export interface Cut {
 	readonly leftoverMm: number;
 }
 
-/** What to buy and cut for a strand of `lengthMm` whose knots take `knotsMm` of it. */
+/** What to buy and what to cut for a strand of `lengthMm` whose knots take `knotsMm` of it. */
 export function cutFor(lengthMm: number, knotsMm: number): Cut {
 	const cutMm = lengthMm > 0 ? lengthMm + knotsMm : 0;
 	const sizes = RETAIL_YARDS.map((yards) => toMm(yards, 'yd'));

@@ -12,7 +12,7 @@ export interface Rung {
 	readonly slug: MethodSlug;
 	/** Deviation of the gap from the wanted one, root mean square, mm. */
 	readonly gapErrorMm: number;
-	/** The gap is off by less than this nineteen times in twenty, mm. */
+	/** The gap is off by less than this 19 times out of 20, mm. */
 	readonly gapError95Mm: number;
 	/** Chance that the line touches rim or frame, and that less than {@link TIGHT_MM} is left. */
 	readonly rubProbability: number;

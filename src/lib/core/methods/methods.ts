@@ -120,7 +120,7 @@ const halfFitted: Method = {
 	}
 };
 
-/** Line first, backing over it to the gap, all of it off, and on again in the right order. */
+/** From a reverse fill to the gap, all of it off, and on again in the right order. */
 const reverseFill: Method = {
 	slug: 'reverse-fill',
 	readings: 1,

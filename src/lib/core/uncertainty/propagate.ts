@@ -1,6 +1,6 @@
 import { RANGE_Z } from './spreads';
 
-/** From the 5th to the 95th percentile: nine times in ten the truth lies within. */
+/** From the 5th to the 95th percentile: 9 times out of 10 the truth lies within. */
 export interface Range {
 	readonly low: number;
 	readonly high: number;

@@ -71,7 +71,7 @@ export const fit = question('Fit a stack on a spool', FitRequest, FitResponse, (
 });
 
 export const halfFitted = question(
-	'The line wound alone, its depth read',
+	'From the depth with the line wound alone',
 	ask.HalfFitRequest,
 	ask.HalfFitResponse,
 	({ spool, backing: sent, lineDepthMm, places, gapMm = DEFAULT_GAP_MM }) => {
@@ -92,7 +92,7 @@ export const halfFitted = question(
 );
 
 export const paused = question(
-	'A pause in winding',
+	'A check while winding',
 	ask.CheckpointRequest,
 	ask.CheckpointResponse,
 	({ fit: sent, at }) => {
@@ -111,7 +111,7 @@ export const paused = question(
 );
 
 export const corrected = question(
-	'The gap seen, the backing put right',
+	'From the gap that was measured, how to correct the backing',
 	ask.CorrectRequest,
 	ask.CorrectResponse,
 	({ fit: sent, seen }) => {
@@ -129,7 +129,7 @@ export const corrected = question(
 );
 
 export const risk = question(
-	'How sure, by simulation',
+	'How sure the answers are, by simulation',
 	ask.RiskRequest,
 	ask.RiskResponse,
 	function* ({ fit: sent, trials = DEFAULT_TRIALS, seed = 1, spreads, stopBy, riskLimit = DEFAULT_RISK }) {
@@ -146,7 +146,7 @@ export const risk = question(
 );
 
 export const methods = question(
-	'What each method would do here',
+	'Compare the methods of finding how much backing',
 	ask.MethodsRequest,
 	ask.MethodsResponse,
 	({ fit: sent, trials, seed, spreads }) => {
@@ -163,7 +163,7 @@ export const methods = question(
 );
 
 export const runout = question(
-	'Retrieve and drag along a run',
+	'Retrieve and drag with a fish on',
 	ask.RunoutRequest,
 	ask.RunoutResponse,
 	({ fit: sent, outMm }) => {
@@ -187,7 +187,7 @@ export const runout = question(
 );
 
 export const reverseFilled = question(
-	'Line first, backing over it',
+	'From a reverse fill',
 	ask.ReverseFillRequest,
 	ask.ReverseFillResponse,
 	({ spool: sent, backing: sentBacking, lineDepthMm, turns, places, gapMm = DEFAULT_GAP_MM }) => {
@@ -200,7 +200,7 @@ export const reverseFilled = question(
 );
 
 export const enough = question(
-	'What would make the backing enough',
+	'What would give enough backing',
 	ask.EnoughRequest,
 	ask.EnoughResponse,
 	({ fit: sent, leastMm }) => {

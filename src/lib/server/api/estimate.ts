@@ -195,7 +195,7 @@ export const EstimateResponse = z
 	.meta({ id: 'EstimateResponse' });
 
 export const estimated = question(
-	'What to do now, from everything that was read',
+	'What to do now, from all readings',
 	EstimateRequest,
 	EstimateResponse,
 	({ fit: sent, readings, samples, seed = 1 }) => {

@@ -71,12 +71,10 @@ export const SpoolInput = z
 export const ComponentInput = z
 	.strictObject({
 		role: z.enum(ROLES),
-		layEfficiency: z
-			.number()
-			.min(LEAST_LAY_EFFICIENCY)
-			.max(10)
-			.optional()
-			.meta({ description: 'Against perfect square lay (π/4). 0.90 for backing, 0.88 for the rest.' }),
+		layEfficiency: z.number().min(LEAST_LAY_EFFICIENCY).max(10).optional().meta({
+			description:
+				'How tightly it is wound, against perfectly square winding (π/4). 0.90 for backing and 0.88 for the rest unless given.'
+		}),
 		layShare: z
 			.number()
 			.min(0)
@@ -153,7 +151,7 @@ const range = z.tuple([z.number(), z.number()]);
 export const FitResponse = z
 	.object({
 		fits: z.boolean(),
-		gapMm: z.number().meta({ description: 'Final gap; negative when the line stands too high.' }),
+		gapMm: z.number().meta({ description: 'Final gap; negative when the line is above the rim or frame.' }),
 		solved: z
 			.object({
 				index: z.number().int(),

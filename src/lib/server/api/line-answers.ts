@@ -106,7 +106,7 @@ export const line = question(
 );
 
 export const contrast = question(
-	'Whether a joint of two colours shows',
+	'Whether you can see a joint of two colours',
 	ask.ContrastRequest,
 	ask.ContrastResponse,
 	({ one, other }) => {
@@ -125,7 +125,7 @@ const JOINT_KNOTS = {
 const isJoint = (knot: string): knot is keyof typeof JOINT_KNOTS => knot in JOINT_KNOTS;
 
 export const cuts = question(
-	'What to buy and cut',
+	'What to buy and what to cut',
 	ask.CutsRequest,
 	ask.CutsResponse,
 	({ lengthMm, knots }) => {

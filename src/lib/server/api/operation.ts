@@ -20,9 +20,9 @@ const jsonOf = (schema: z.ZodType, description: string) => ({
 const REFUSALS = {
 	'400': jsonOf(IssueList, 'The body could not be read.'),
 	'413': jsonOf(IssueList, 'The body is too large.'),
-	'422': jsonOf(IssueList, 'The body has a wrong shape, or cannot be.')
+	'422': jsonOf(IssueList, "The body has the wrong shape, or describes something that can't be.")
 };
-const MISSING = { '404': jsonOf(IssueList, 'There is no such thing (any more).') };
+const MISSING = { '404': jsonOf(IssueList, 'There is no such thing, or it was removed.') };
 const STALE = {
 	'409': jsonOf(
 		IssueList.extend({ current: z.unknown() }),
@@ -38,7 +38,7 @@ const writeId = z.object({
 		.optional()
 		.meta({
 			description:
-				'An id that you make for this write. Sent again with it, the write is answered as the first time and changes nothing; without it, a write that is sent twice is done twice.'
+				'An id that you make for this write. If you send the write again with the same id, you get the first answer again and nothing changes. Without an id, a write that you send twice is done twice.'
 		})
 });
 
@@ -112,5 +112,5 @@ export const fileOperation = (summary: string, type: string): ZodOpenApiOperatio
 export const keepOperation = (summary: string, type: string): ZodOpenApiOperationObject => ({
 	summary,
 	requestBody: { required: true, content: { [type]: {} } },
-	responses: { '204': { description: 'Kept, now or already.' }, ...REFUSALS }
+	responses: { '204': { description: 'Stored, now or before.' }, ...REFUSALS }
 });

@@ -17,7 +17,7 @@ const WORDS: Record<DataTroubleCode, (path: string) => string> = {
 	data_replaced: (path) =>
 		`Wendle's data file (${path}) was replaced by another one while Wendle was running, so nothing can be saved. Restart Wendle to use the file that is there now.`,
 	data_empty: (path) =>
-		`Wendle's data file (${path}) is empty: something has cut it to nothing. Put a copy of it back, or delete it to begin with an empty rack, then try again.`,
+		`Wendle's data file (${path}) is empty, because something emptied it. Put a copy of it back, or delete it to begin with an empty rack, then try again.`,
 	data_full: (path) =>
 		`The disk with Wendle's data (${path}) is full, so this was not saved. Free some space, then try again.`,
 	data_read_only: (path) =>

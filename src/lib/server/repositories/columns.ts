@@ -13,7 +13,7 @@ export const json = <S extends z.ZodType>(shape: S) =>
 			try {
 				return JSON.parse(text) as unknown;
 			} catch {
-				context.addIssue({ code: 'custom', message: 'The text is not JSON.' });
+				context.addIssue({ code: 'custom', message: "The text isn't JSON." });
 				return z.NEVER;
 			}
 		})

@@ -87,9 +87,7 @@ function columnsOf(
 		value = JSON.parse(text);
 	} catch {
 		return {
-			issues: [
-				{ code: 'not_json', path: [], message: 'This is not JSON: check brackets, quotes and commas.' }
-			]
+			issues: [{ code: 'not_json', path: [], message: "This isn't JSON. Check brackets, quotes and commas." }]
 		};
 	}
 	const { columns } = TABLES[table];

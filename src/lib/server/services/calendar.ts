@@ -8,12 +8,12 @@ const EVENING_BEFORE_S = 6 * 3600;
 const midnight = (day: Day): Date => day.toDate('UTC');
 
 const WHY: Record<Due['because'], string> = {
-	date: 'It is due by its date.',
-	'days-out': 'It was out as many days as it may be.',
-	twist: 'It is twisted more than it should be.',
-	failed: 'It did not pass its last test.',
+	date: 'The job is due by its date.',
+	'days-out': 'It has been fished for as many days as the rule allows.',
+	twist: 'It has more twist than the rule allows.',
+	failed: 'It failed its last test.',
 	'line-change': 'The line over it was changed.',
-	wet: 'It was wet and dried often enough.',
+	wet: 'It was wetted and dried often enough.',
 	'not yet': 'Due by its date.'
 };
 

@@ -38,10 +38,10 @@ export interface Care {
 }
 
 function whereOf(whereabouts: Whereabouts | undefined, names: ReadonlyMap<string, string>): string {
-	if (!whereabouts) return 'nobody wrote down where';
+	if (!whereabouts) return 'nobody said where';
 	if (whereabouts.on === 'retired') return 'retired';
 	if (whereabouts.on === 'coil') return `on a coil: ${whereabouts.label}`;
-	return names.get(whereabouts.spoolId) ?? 'a spool that is off the rack';
+	return names.get(whereabouts.spoolId) ?? "a spool that isn't on the rack";
 }
 
 /** Everything that is looked after, what is overdue first; where it is, and what falls due. */
@@ -80,7 +80,7 @@ export async function carePage(
 	const { entries, rules, usual, rulesVersion } = await care(db, today);
 	const matching = entries.filter((entry) => isShown(entry, filter));
 	const names = new Map((await listSpools(db)).map(({ id, form }) => [id, form.name || 'Unnamed spool']));
-	const nameOf = (spoolId: string): string => names.get(spoolId) ?? 'a spool that is off the rack';
+	const nameOf = (spoolId: string): string => names.get(spoolId) ?? "a spool that isn't on the rack";
 	const things = new Map<string, string[]>();
 	for (const { kept, spoolId } of entries)
 		if (spoolId !== null && names.has(spoolId))
@@ -244,7 +244,7 @@ export const brought = async (
 	return found && { component: found.component, version: found.version };
 };
 
-/** Other rules of what falls due; none restores the usual ones. With a version, only over that one. */
+/** Change the rules of what falls due; none restores the usual ones. With a version, only over that one. */
 export const setCareRules = (
 	db: Knex,
 	asked: WriteId,

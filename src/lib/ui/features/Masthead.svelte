@@ -40,13 +40,14 @@
 </script>
 
 <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-paper focus:p-3"
-	>To the content</a
+	>Skip to the content</a
 >
 <header class="no-print border-b border-hair">
 	<div
 		class="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2 sm:gap-x-7 sm:px-8"
 	>
-		<a href="/" class="figure text-[22px] font-bold tracking-tight" aria-label="Wendle, to the rack">Wendle</a
+		<a href="/" class="figure text-[22px] font-bold tracking-tight" aria-label="Wendle, go to the rack"
+			>Wendle</a
 		>
 		<nav
 			class="order-last flex w-full gap-3.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"

@@ -56,7 +56,7 @@ describe('what is said of a reply', () => {
 			/try again/
 		);
 		expect(troubleOf({ kind: 'unreachable' }, 'What you typed stays here')).toBe(
-			'The server does not answer. What you typed stays here: try again in a moment.'
+			"The server doesn't answer. What you typed stays here: try again in a moment."
 		);
 	});
 });

@@ -91,7 +91,7 @@ export function troubleOf(reply: Reply<unknown>, stays: string): string | undefi
 	if (reply.kind === 'ok') return undefined;
 	return reply.kind === 'refused'
 		? (reply.issues[0]?.message ?? "Wendle didn't take that. Look through it and try again.")
-		: (reply.message ?? `The server does not answer. ${stays}: try again in a moment.`);
+		: (reply.message ?? `The server doesn't answer. ${stays}: try again in a moment.`);
 }
 
 /** Whether the server answers at all: asked before a page that would be lost without it. */

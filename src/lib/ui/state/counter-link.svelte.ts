@@ -54,7 +54,7 @@ export class CounterLink {
 		try {
 			address = new URL('/turns', url);
 		} catch {
-			this.trouble = 'That is not an address: write it like http://127.0.0.1:4317.';
+			this.trouble = "That isn't an address. Write it like http://127.0.0.1:4317.";
 			return;
 		}
 		this.state = 'connecting';
@@ -73,7 +73,7 @@ export class CounterLink {
 			read = undefined;
 		}
 		if (!isReading(read)) {
-			this.trouble = 'The counter says something that is not a reading; it is left out.';
+			this.trouble = "The counter sent something that isn't a reading. Wendle left it out.";
 			return;
 		}
 		this.state = 'linked';

@@ -36,8 +36,8 @@ export function saveBeforeLeaving(unsaved: Unsaved): void {
 		};
 		void saved.then(() =>
 			unsaved.stuck
-				? notify("What you changed here isn't saved yet. Stay and put it right, or leave without it.", {
-						action: { label: 'Leave without it', onClick: go }
+				? notify("What you changed here isn't saved yet. Stay and correct it, or leave without saving.", {
+						action: { label: 'Leave without saving', onClick: go }
 					})
 				: go()
 		);

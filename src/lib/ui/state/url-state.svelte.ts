@@ -37,7 +37,9 @@ export class UrlState<T extends object> {
 		if (this.#ofServer && !(await isThere())) {
 			if (!newest()) return;
 			this.#ahead = undefined;
-			await notify('The server does not answer. What is shown stays as it was: try again in a moment.');
+			await notify(
+				"The server doesn't answer, so this page shows what it showed before. Try again in a moment."
+			);
 			return;
 		}
 		if (!newest()) return;

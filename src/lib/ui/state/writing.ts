@@ -27,7 +27,7 @@ export const teller =
 			event: { kind: 'undone', of: event.id }
 		}));
 		await notify(said, {
-			action: { label: 'Undo', onClick: () => void writer(today)(undo, 'Taken back.') }
+			action: { label: 'Undo', onClick: () => void writer(today)(undo, 'Undone.') }
 		});
 	};
 
@@ -48,7 +48,7 @@ export const writer =
 		unanswered.set(what, stamped);
 		const reply = await send('POST', '/api/care', { events: stamped });
 		if (reply.kind !== 'unreachable') unanswered.delete(what);
-		const trouble = troubleOf(reply, 'Nothing was written down');
+		const trouble = troubleOf(reply, 'Nothing was saved');
 		if (trouble !== undefined) {
 			await notify(trouble);
 			return false;

@@ -10,7 +10,7 @@ export const GET = reading(
 
 export const POST = writing(
 	{
-		summary: 'Write down what was done; an event of kind `undone` undoes one',
+		summary: 'Save what was done; an event of kind `undone` undoes another',
 		body: AddCareEvents,
 		status: 204,
 		hasOwnId: true

@@ -10,7 +10,7 @@ export const GET = reading(
 );
 
 export const POST = writing(
-	{ summary: 'Count a session with a knot', body: Practised, answer: Practice, hasOwnId: true },
+	{ summary: 'Save a practice session with a knot', body: Practised, answer: Practice, hasOwnId: true },
 	async (_asked, session, { locals }) => {
 		const counted = await practised(session);
 		return counted.ok ? done(await practice(new Date(), locals.zone)) : counted;
@@ -19,7 +19,7 @@ export const POST = writing(
 
 export const PUT = writing(
 	{
-		summary: 'The day spools are next wound: what is due is due in time for it',
+		summary: 'Set the day when spools are next wound, so that knots are due in time for it',
 		body: Season,
 		answer: Practice
 	},

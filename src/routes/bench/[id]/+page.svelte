@@ -29,12 +29,12 @@
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">
 			<h1 class="text-[26px] leading-tight font-bold">
-				{worked.ok ? 'This line does not go on this spool.' : 'This set-up is not finished.'}
+				{worked.ok ? "This line doesn't fit on this spool." : "This set-up isn't finished."}
 			</h1>
 			<p class="mt-3">
 				{worked.ok
 					? judgement(worked.value, preferences.units)
-					: 'There is no depth to wind to yet. Say what the spool is and what goes on it, then come back.'}
+					: "Wendle can't say when to stop yet. Say which spool it is and what goes on it, then come back."}
 			</p>
 			<p class="mt-6"><a class="action" href="/fit/{data.setup.id}">Back to Fit</a></p>
 		</div>

@@ -10,12 +10,12 @@
 	);
 </script>
 
-<svelte:head><title>Before a day · Care · Wendle</title></svelte:head>
+<svelte:head><title>Plan for a day · Care · Wendle</title></svelte:head>
 
 <div class="mx-auto max-w-[1000px] px-4 py-6 sm:px-8">
 	<div class="flex flex-wrap items-baseline gap-x-6">
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">What to do before a day</h1>
-		<a class="no-print text-[16px] underline" href="/care">All of it</a>
+		<a class="no-print text-[16px] underline" href="/care">All of Care</a>
 	</div>
 	<Plan {...asked.now} today={data.today} things={data.things} onchange={(part) => void asked.change(part)} />
 </div>

@@ -12,7 +12,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		const [spoolId, likeId] = [url.searchParams.get('spool'), url.searchParams.get('like')];
 		const asked = spoolId ?? likeId;
 		const spool = asked === null ? undefined : await loadSpool(asked);
-		if (asked !== null && !spool) error(404, 'That spool is no longer on the rack.');
+		if (asked !== null && !spool) error(404, "That spool isn't on the rack any more. Go back to the rack.");
 		const form = newSetup(spool?.form);
 		if (spool && spoolId === null)
 			form.spool = { ...spool.form, name: `${spool.form.name}, spare`.slice(0, 80) };

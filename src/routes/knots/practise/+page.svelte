@@ -18,8 +18,8 @@
 		{#key `${knot.slug}/${data.seed}`}<Trainer {knot} seed={data.seed} />{/key}
 	{:else}
 		<p class="mt-1 max-w-[64ch]">
-			Three questions a knot. What went well comes again later, what did not sooner, and everything in time
-			for the day you wind.
+			Wendle asks three questions about each knot. What you get right comes up again later, what you get wrong
+			comes up sooner, and all of it comes up before the day you next wind.
 		</p>
 		<Due practice={data.practice} now={data.now} />
 	{/if}

@@ -20,5 +20,5 @@
 		address={data.address}
 	/>
 {:else}
-	<p class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8">Nothing is known of what is on this spool.</p>
+	<p class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8">Wendle doesn't know what is on this spool.</p>
 {/if}

@@ -10,7 +10,8 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 	const now = await strandsNow();
 	const kept = now.kept.find((one) => one.id === id);
 	const [state, component] = [now.states.get(id), now.made.get(id)];
-	if (!kept || !state || !component) error(404, 'There is no such line or backing (any more).');
+	if (!kept || !state || !component)
+		error(404, "This line or backing doesn't exist, or it was removed. Go back to Care.");
 	return {
 		label: coilLabel(kept, state, locals.units),
 		strands: [{ role: kept.kind, sections: sectionsOf(component, state.lengthMm) }],

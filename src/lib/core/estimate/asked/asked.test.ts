@@ -81,14 +81,17 @@ describe('a reverse fill', () => {
 	};
 	const lineDepthMm = fitOf(problemOn(STRAIGHT, [LINE])).layers[0]!.depthMm;
 
-	it.each([0.38, 0.48, 0.6])('L = N·ΔV/ΔA, whatever the backing is said to be: truly %d mm', (diameterMm) => {
-		const turns = turnsOver({ ...BACKING, diameterMm } as Component);
-		const truly = fitOf(problemOn(STRAIGHT, [{ ...BACKING, diameterMm } as Component, LINE])).solved!;
-		const told = value(halfFit(STRAIGHT, { lineDepthMm, gapMm: 4, backing: UNDER, reverseTurns: turns }));
-		expect(told.lengthMm / truly.lengthMm).toBeCloseTo(1, 4);
-		expect(told.turns / truly.turns).toBeCloseTo(1, 4);
-		expect(told.layEfficiency / (0.9 * (0.48 / diameterMm) ** 2)).toBeCloseTo(1, 4);
-	});
+	it.each([0.38, 0.48, 0.6])(
+		'L = N·ΔV/ΔA, whichever backing you use is said to be: truly %d mm',
+		(diameterMm) => {
+			const turns = turnsOver({ ...BACKING, diameterMm } as Component);
+			const truly = fitOf(problemOn(STRAIGHT, [{ ...BACKING, diameterMm } as Component, LINE])).solved!;
+			const told = value(halfFit(STRAIGHT, { lineDepthMm, gapMm: 4, backing: UNDER, reverseTurns: turns }));
+			expect(told.lengthMm / truly.lengthMm).toBeCloseTo(1, 4);
+			expect(told.turns / truly.turns).toBeCloseTo(1, 4);
+			expect(told.layEfficiency / (0.9 * (0.48 / diameterMm) ** 2)).toBeCloseTo(1, 4);
+		}
+	);
 	it.each([
 		['no_turns_yet', 0],
 		['turns_contradict', 9000],

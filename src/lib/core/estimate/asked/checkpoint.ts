@@ -10,7 +10,7 @@ import type { Reading } from '../reading';
 import { contradiction } from './contradiction';
 import { surfaceAtDepth } from './seen-alone';
 
-/** A pause in winding: which component is going on, its turns so far, and the depth a rule reads. */
+/** A check while winding: which component is going on, its turns so far, and the depth a rule reads. */
 export interface CheckpointReading {
 	readonly component: number;
 	readonly turns: number;

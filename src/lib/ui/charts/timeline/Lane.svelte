@@ -66,7 +66,7 @@
 <div
 	role="slider"
 	tabindex="0"
-	aria-label="{name}: its life, moment by moment"
+	aria-label="{name}: its life, event by event"
 	aria-valuemin={0}
 	aria-valuemax={Math.max(moments.length - 1, 0)}
 	aria-valuenow={at ?? Math.max(moments.length - 1, 0)}

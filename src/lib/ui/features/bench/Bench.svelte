@@ -173,7 +173,7 @@
 					onClick: () =>
 						void write(
 							written.map(({ keptId, id }) => ({ keptId, event: { kind: 'undone', of: id } })),
-							'Taken back.'
+							'Undone.'
 						)
 				}
 			});
@@ -181,9 +181,9 @@
 	}
 
 	const DOING = {
-		swap: 'One line off, another on',
-		off: 'A line off, to be kept',
-		untwist: 'Getting twist out'
+		swap: 'Swap one line for another',
+		off: 'Take a line off and keep it',
+		untwist: 'Take the twist out'
 	} as const;
 	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
 	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
@@ -294,18 +294,22 @@
 			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
 		{:else}
 			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}?job=wind"
-				>From the bare arbor</a
+				>Start from the bare arbor</a
 			>
 		{/if}
 		{#if records.length > 0}
 			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
-				>{records.length === 1 ? 'Wound once before' : `Wound ${records.length} times before`}</a
+				>{records.length === 1 ? '1 winding before' : `${records.length} windings before`}</a
 			>
 		{/if}
 	</div>
 {/snippet}
 
-<Sheet bind:open={ways} title="How you do it" description="Where people differ. Each way with what it buys.">
+<Sheet
+	bind:open={ways}
+	title="How you do it"
+	description="People differ here. Each technique says what you gain from it."
+>
 	<Techniques
 		setupId={setup.id}
 		{job}

@@ -25,11 +25,11 @@
 >
 	<Field label="Written on the coil" value={text} maxlength={80} oninput={(value) => (typed = value)} />
 	<button type="submit" class="action-quiet min-h-12" disabled={text.trim() === '' || text === written}
-		>{written === undefined ? 'So it is' : 'Change it'}</button
+		>{written === undefined ? "Yes, that's on the label" : 'Change the label'}</button
 	>
 </form>
 {#if written !== undefined}
 	<p class="mt-2 text-[19px]" role="status" data-coil>
-		It is on a coil: <b>{written}</b>. Its label is printed under Care when the job is written down.
+		The label on its coil: <b>{written}</b>. You can print the label under Care once you save the job.
 	</p>
 {/if}

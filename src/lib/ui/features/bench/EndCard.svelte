@@ -49,21 +49,21 @@
 		tabindex="-1"
 		class="text-[34px] leading-[1.1] font-bold tracking-tight sm:text-[42px]"
 	>
-		Write it down?
+		Save this job?
 	</h2>
 	<p class="mt-3 text-[19px]">
 		{kind === 'off'
-			? 'What came off is on its coil from then on, and the backing waits bare.'
-			: 'Its twist is counted less from then on, by what walking it lets out and what the loop test says.'}
+			? 'Wendle then knows that the line is on its coil and that only the backing is on the spool.'
+			: 'Wendle then counts less twist in the line: what walking takes out, and what the loop test says.'}
 	</p>
 	<div class="mt-5 max-w-56">
 		<Field label="Done on" type="date" value={day} oninput={(value) => (day = value)} required />
 	</div>
 	{#if trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{trouble}</p>{/if}
 	<div class="mt-5 flex flex-wrap gap-3">
-		<button type="submit" class="action" disabled={busy}>Write it down</button>
+		<button type="submit" class="action" disabled={busy}>Save it</button>
 		<button type="button" class="action-quiet min-h-11" disabled={busy} onclick={() => void end(true)}
-			>Leave it as it was</button
+			>Leave without saving</button
 		>
 	</div>
 </form>

@@ -75,8 +75,8 @@
 			{showTurns(Math.abs(turns.value))} turns. It then ends {showSmall(stopDepthMm.value, units)} below the rim{now.stopBy ===
 			'depth'
 				? ''
-				: '; the turns are surer than the depth here'}. Or leave it:
-			{turns.value < 0 ? 'if nothing rubs, it will do.' : 'it only winds a little more slowly.'}
+				: '; here the turns are more certain than the depth'}. Or leave it:
+			{turns.value < 0 ? 'if nothing rubs, it will do.' : 'it only winds in a little more slowly.'}
 		{/if}
 	</p>
 	{#if now && !winding.surprise && now.gap.asItIs.range.low < RUBS_MM}

@@ -13,9 +13,9 @@
 	const read = $derived(typed ?? written ?? { bightMm: usualBightMm(preferences.units), spins: 0 });
 	const measured = $derived(loopTest(read.bightMm, read.spins));
 	const SAYS = {
-		none: 'That is it.',
-		noticed: 'Better. Once more from the anchor if there is time.',
-		loops: 'Still too much: once more from the anchor.'
+		none: "That's right.",
+		noticed: 'Better. Walk it once more from the anchor if you have time.',
+		loops: 'Still too much twist. Walk it once more from the anchor.'
 	} as const;
 </script>
 

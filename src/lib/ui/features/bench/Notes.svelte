@@ -38,7 +38,7 @@
 		input.value = '';
 		if (!file || step === undefined) return;
 		const jpeg = await smallJpeg(file);
-		trouble = jpeg ? undefined : 'That is not a picture this browser can read: try a JPEG or PNG.';
+		trouble = jpeg ? undefined : "This browser can't read that picture. Try a JPEG or PNG.";
 		if (jpeg) await run.addPhoto(jpeg, step);
 	}
 
@@ -55,9 +55,9 @@
 			case 'loop-test':
 				return `Loop test: ${formatNumber(Math.abs(loopTest(event.bightMm, event.spins).mean), 1)} turns a metre`;
 			case 'lost-count':
-				return `Count of the ${name(event.part)} lost`;
+				return `Lost count of the ${name(event.part)} lost`;
 			case 'taken-as':
-				return `About that depth: ${TAKEN_AS_SAYS[event.as]}`;
+				return `What you said about that depth: ${TAKEN_AS_SAYS[event.as]}`;
 			case 'tug':
 				return `Tug test: ${event.result}`;
 			default:
@@ -67,7 +67,7 @@
 	function describe({ first, turns }: LogEntry): string {
 		switch (first.kind) {
 			case 'step':
-				return `${first.done ? 'Done' : 'Not done after all'}: ${title(first.step)}`;
+				return `${first.done ? 'Done' : 'Step not done after all'}: ${title(first.step)}`;
 			case 'tool':
 				return `${first.here ? 'There' : 'Not there'}: ${first.tool.replace(/^part:/, '')}`;
 			case 'turns':
@@ -128,7 +128,7 @@
 	{#if trouble}<p role="alert" class="mt-1 text-warn">{trouble}</p>{/if}
 	<details class="mt-3" bind:open>
 		<summary class="figure cursor-pointer py-2 text-[15px] text-soft"
-			>Everything noted so far ({run.state.log.length})</summary
+			>Everything you noted so far ({run.state.log.length})</summary
 		>
 		{#if open}
 			<ol class="figure text-[15px]" data-log>
@@ -139,7 +139,7 @@
 						<button
 							type="button"
 							class="grid size-9 place-items-center"
-							aria-label="Take back: {describe(entry)}"
+							aria-label="Undo: {describe(entry)}"
 							onclick={() => void run.undo(entry)}><Undo size={16} /></button
 						>
 					</li>

@@ -51,7 +51,7 @@
 			onclick={() => onshow(bench.steps.length)}
 		>
 			<span class={bench.recording ? 'marked' : ''}
-				>{doing.kind === 'wind' || doing.kind === 'swap' ? 'Write down what came out' : 'Write it down'}</span
+				>{doing.kind === 'wind' || doing.kind === 'swap' ? 'Save how it turned out' : 'Save it'}</span
 			>
 		</button>
 	</li>

@@ -16,7 +16,7 @@
 	{@const { low, high } = surprise.told.expected.range}
 	<section
 		class="my-4 max-w-3xl border-2 border-warn p-4"
-		aria-label="A reading that surprises"
+		aria-label="This reading is a surprise"
 		data-surprise
 	>
 		<h3 class="text-[22px] font-bold">

@@ -44,5 +44,5 @@
 	{/each}
 </ul>
 <p class="figure mt-2 text-[16px] text-soft" role="status">
-	{missing === 0 ? 'All of it is there.' : `${missing} not there yet.`}
+	{missing === 0 ? 'Everything is there.' : `${missing} not there yet.`}
 </p>

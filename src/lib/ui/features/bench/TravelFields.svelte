@@ -15,7 +15,7 @@
 	let { name, part, travel, onchange }: Props = $props();
 	const LEAVING_OPTIONS = [
 		...(Object.entries(LEAVINGS) as [Leaving, string][]).map(([value, label]) => ({ value, label })),
-		{ value: 'unknown' as const, label: 'Nobody knows' }
+		{ value: 'unknown' as const, label: "I don't know" }
 	];
 	const SOURCE_OPTIONS = (Object.entries(SOURCES) as [TwistSource, { label: string }][]).map(
 		([value, { label }]) => ({ value, label })
@@ -38,7 +38,7 @@
 	/>
 	{#if travel && travel.leaving !== 'turning'}
 		<Select
-			label="What it was on"
+			label="What it came off"
 			options={SOURCE_OPTIONS}
 			value={travel.source}
 			onchange={(source) => onchange({ ...travel, source })}
@@ -46,7 +46,7 @@
 	{/if}
 	{#if travel && sided}
 		<Select
-			label="Seen from that side it ran round"
+			label="Which way it ran, seen from that side"
 			options={[
 				{ value: 'clockwise', label: 'clockwise' },
 				{ value: 'anticlockwise', label: 'anticlockwise' }
@@ -56,7 +56,7 @@
 		/>
 		{#if coil}
 			<p class="figure self-end text-[14px] text-soft">
-				{formatNumber(1000 / (Math.PI * coil), 1)} coils a metre: it is worth a loop test.
+				{formatNumber(1000 / (Math.PI * coil), 1)} coils a metre: do a loop test.
 			</p>
 		{/if}
 	{/if}

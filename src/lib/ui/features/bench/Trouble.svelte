@@ -20,7 +20,7 @@
 	function comesOff({ off }: Remedy): string {
 		const wound = off.filter((id) => (bench.run?.state.turns.get(id) ?? 0) !== 0);
 		const names = parts.filter(({ id }) => wound.includes(id)).map(({ role }) => ROLE_NAMES[role]);
-		return names.length > 0 ? ` What was counted of ${names.join(' and ')} then no longer counts.` : '';
+		return names.length > 0 ? ` The turns counted of ${names.join(' and ')} then don't count any more.` : '';
 	}
 </script>
 

@@ -6,8 +6,8 @@
 	let { run }: { run: Run } = $props();
 	const SAYS = {
 		passed: 'Good for another line.',
-		doubtful: 'Strip back past what looks tired and pull again; it stays due until it passes.',
-		failed: 'It comes off before a fish finds out. It stays due until it is replaced.'
+		doubtful: 'Cut back past the part that looks worn, and pull again. The test stays due until it passes.',
+		failed: 'Replace it before you fish. The test stays due until you do.'
 	} as const;
 	const result = $derived(run.state.tug);
 </script>

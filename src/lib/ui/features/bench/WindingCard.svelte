@@ -58,7 +58,7 @@
 	const winds = job.parts.filter(
 		({ id, role }) => !isUnder(role) && (doing.kind !== 'swap' || doing.on.some(({ part }) => part === id))
 	);
-	/** What it was on, most likely: a new line's spool, a coil, another reel. */
+	/** What it came off, most likely: a new line's spool, a coil, another reel. */
 	const sourceOf = (part: string): TwistSource => {
 		const from = doing.kind === 'swap' ? doing.on.find((on) => on.part === part)?.from : 'new';
 		return from === 'reel' ? 'reel' : from === 'coil' ? 'maker-coil' : 'line-spool';
@@ -103,7 +103,7 @@
 		const earlier = await usedAnswer(reply, id);
 		if (earlier) {
 			void notify(
-				'This winding was on the rack already, from an earlier try or another window, with what was typed there. To change it, open the past windings of this set-up, undo it and write it down again.'
+				'This winding is already on the rack, from an earlier try or another window, with what you typed there. To change it, open the past windings of this set-up, undo it, and save it again.'
 			);
 			return onrecorded(earlier.id);
 		}
@@ -121,12 +121,12 @@
 		tabindex="-1"
 		class="text-[34px] leading-[1.1] font-bold tracking-tight sm:text-[42px]"
 	>
-		What came out?
+		How did it turn out?
 	</h2>
 	<p class="mt-3 text-[19px]">
-		Leave open what you did not measure. {asksBacking
-			? "With turns and depth both, the length on the spool is known without trusting anyone's diameter."
-			: 'The gap says how well it was foreseen.'}
+		Leave blank what you didn't measure. {asksBacking
+			? 'If you type both the turns and the depth, Wendle knows how much backing is on, whatever its thickness.'
+			: 'The gap shows how good the plan was.'}
 	</p>
 	<div class="mt-6 grid gap-x-6 gap-y-4 sm:grid-cols-2">
 		{#if asksBacking}
@@ -139,7 +139,7 @@
 				oninput={(value) => set('turns', value)}
 			/>
 			<Field
-				label="Depth of the backing below the rim"
+				label="Depth of the backing"
 				value={form.depth}
 				placeholder="planned {showSmall(plan.stopDepthMm, preferences.units)}"
 				error={error('depth')}

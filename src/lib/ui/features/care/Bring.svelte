@@ -54,7 +54,7 @@
 		sent = { text: '', id: '' };
 		const name = strandLabel(text);
 		[text, days, label, came] = [{ ...text, called: '' }, 0, '', undefined];
-		await told([{ keptId: id, event: { id: `${id}:came` } }], `${name}: looked after from now on.`);
+		await told([{ keptId: id, event: { id: `${id}:came` } }], `${name}: added. Care now shows it.`);
 	}
 </script>
 
@@ -112,9 +112,9 @@
 			{/if}
 			<p class="text-[15px] text-soft sm:col-span-2">
 				{used
-					? 'How twisted it is can only be guessed from its days out, until a loop test says.'
-					: 'It counts as free of twist until it is wound.'} A line that is on a reel comes in with its spool:
-				<a class="text-ink underline" href="/fit/new">describe both in Fit</a>, and write down what is on it.
+					? 'Until you do a loop test, Wendle guesses its twist from its days out.'
+					: 'Wendle counts it as free of twist until you wind it.'} If the line is on a reel, add it with its spool:
+				<a class="text-ink underline" href="/fit/new">describe both in Fit</a>, then save what is on it.
 			</p>
 			{#if trouble}<p role="alert" class="text-[15px] text-warn sm:col-span-2">{trouble}</p>{/if}
 			<button type="submit" class="action min-h-10 justify-self-start" disabled={busy}>Add it</button>

@@ -93,8 +93,8 @@
 									void done(
 										{ kind: 'tug-test', result },
 										result === 'failed'
-											? `${kept.label}: did not pass. Replace it before it is fished.`
-											: `${kept.label}: doubtful. Strip back and test again.`
+											? `${kept.label}: it failed. Replace it before you fish.`
+											: `${kept.label}: doubtful. Cut back and test again.`
 									)}>{result === 'failed' ? 'Failed' : 'Doubtful'}</button
 							>
 						{/each}
@@ -102,7 +102,7 @@
 					<button
 						type="button"
 						class={due.overdue ? 'action min-h-9' : 'action-quiet min-h-9'}
-						onclick={() => void done(DONE[due.job].event, `${kept.label}: written down.`)}
+						onclick={() => void done(DONE[due.job].event, `${kept.label}: saved.`)}
 						>{DONE[due.job].name}</button
 					>
 				</li>

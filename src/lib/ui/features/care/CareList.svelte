@@ -72,8 +72,8 @@
 
 {#if care.total === 0}
 	<p class="mt-6 max-w-[60ch] border-l-[3px] border-line pl-3 text-[17px]">
-		Nothing was wound yet. When a winding is written down at the bench, its backing and line appear here, with
-		what falls due. A line that lies on a coil can be written down at once.
+		Nothing is wound yet. When you save a winding at the bench, its backing and its line appear here with what
+		falls due. You can add a line that is on a coil right away.
 	</p>
 	<Bring {today} open={adding} {told} />
 {:else}
@@ -101,13 +101,13 @@
 				onclick={() => view.last(2 * YEAR + stretch[1] - now)}>Two years</button
 			>
 			<button type="button" class="action-quiet min-h-9" onclick={() => view.all()}>All</button>
-			<button type="button" class="action-quiet min-h-9" aria-label="Closer" onclick={() => view.zoom(1.5)}
+			<button type="button" class="action-quiet min-h-9" aria-label="Zoom in" onclick={() => view.zoom(1.5)}
 				>+</button
 			>
 			<button
 				type="button"
 				class="action-quiet min-h-9"
-				aria-label="Farther away"
+				aria-label="Zoom out"
 				disabled={!view.zoomed}
 				onclick={() => view.zoom(1 / 1.5)}>−</button
 			>
@@ -134,7 +134,7 @@
 	</ul>
 	{#if rows.length === 0}
 		<p class="mt-4 text-[17px]">
-			{filter.spool === null ? 'Nothing here is like that.' : 'Nothing lies on this spool now.'}
+			{filter.spool === null ? 'No line or backing matches these filters.' : 'Nothing is on this spool now.'}
 		</p>
 	{/if}
 	{#if care.matching > rows.length}

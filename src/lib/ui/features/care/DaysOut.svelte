@@ -22,7 +22,7 @@
 		const { name, things } = spool;
 		const written = await write(
 			things.map((keptId) => ({ keptId, event: { kind: 'fished', ...out, day: day ?? today.toString() } })),
-			`${name}: ${out.days === 1 ? 'a day' : `${out.days} days`} out written down.`
+			`${name}: ${out.days === 1 ? 'a day' : `${out.days} days`} out saved.`
 		);
 		if (written) out = { ...out, days: 1 };
 	}
@@ -55,8 +55,6 @@
 			/>
 		</div>
 		<OutFields {...out} onchange={(changed) => (out = changed)} />
-		<button type="submit" class="action min-h-10 max-sm:col-span-3 max-sm:justify-self-start"
-			>Write it down</button
-		>
+		<button type="submit" class="action min-h-10 max-sm:col-span-3 max-sm:justify-self-start">Save it</button>
 	</form>
 {/if}

@@ -170,9 +170,9 @@
 		<Field label="Note" value={note} maxlength={500} oninput={(text) => (note = text)} />
 	</div>
 	<button type="submit" class="action-quiet min-h-10" disabled={!ready}
-		>{correcting ? 'Put it right' : 'Write it down'}</button
+		>{correcting ? 'Save the correction' : 'Save it'}</button
 	>
 	{#if correcting}
-		<button type="button" class="min-h-10 underline" onclick={onleave}>Leave it as it was</button>
+		<button type="button" class="min-h-10 underline" onclick={onleave}>Leave without saving</button>
 	{/if}
 </form>

@@ -11,7 +11,7 @@
 		...STRAND_KINDS.map((value) => ({ value, label: ROLE_NAMES[value] }))
 	];
 	const WHERES = [
-		{ value: 'kept', label: 'in use or kept' },
+		{ value: 'kept', label: 'in use or on a coil' },
 		{ value: 'spool', label: 'on a spool' },
 		{ value: 'coil', label: 'on a coil' },
 		{ value: 'retired', label: 'retired' },

@@ -9,12 +9,12 @@
 		['rinsed', 'rinsed'],
 		['loop-test', 'loop test'],
 		['tug-test', 'tug test'],
-		['let-out', 'twist got out'],
+		['let-out', 'twist taken out'],
 		['respooled', 'respooled'],
 		['shortened', 'shortened'],
 		['turned', 'turned end for end'],
 		['loop-rebuilt', 'loop rebuilt'],
-		['wetted', 'wet and dried']
+		['wetted', 'wetted and dried']
 	];
 </script>
 
@@ -31,13 +31,12 @@
 			{/each}
 		</ul>
 		<p class="mt-2">
-			Above: where it was, dashed on a coil. The grey area is its twist; over the dotted line it throws loops.
-			Bars at the foot are days out. Flags are what is next.
+			The top shows where the strand was, dashed while it was on a coil. The grey area is its twist; above the
+			dotted line it throws loops. The bars at the bottom are days of fishing. The flags are what is due next.
 		</p>
 		<p class="mt-2">
-			On a lane: <kbd>←</kbd> <kbd>→</kbd> from moment to moment, <kbd>+</kbd> <kbd>−</kbd> closer and
-			farther,
-			<kbd>0</kbd> all, with <kbd>Shift</kbd> the arrows move in time. Dragged or pinched it moves as well;
+			On a row: <kbd>←</kbd> <kbd>→</kbd> from event to event, <kbd>+</kbd> <kbd>−</kbd> zoom in and out,
+			<kbd>0</kbd> everything, and with <kbd>Shift</kbd> the arrows move in time. You can also drag or pinch;
 			the wheel with <kbd>Ctrl</kbd>.
 		</p>
 	</div>

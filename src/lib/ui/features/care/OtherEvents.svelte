@@ -57,7 +57,7 @@
 </script>
 
 <details class="mt-1 text-[15px]" data-other bind:open={shown}>
-	<summary class="cursor-pointer text-soft">Write something else down, or put it right</summary>
+	<summary class="cursor-pointer text-soft">Save something else, or correct it</summary>
 	{#if shown}
 		{#key correcting?.id}
 			<EventForm {kept} {correcting} {submit} onleave={() => (correcting = undefined)} />
@@ -78,16 +78,16 @@
 						<button
 							type="button"
 							class="min-h-9 px-2 underline"
-							aria-label="Put right: {said(event)}"
-							onclick={() => (correcting = event)}>Put right</button
+							aria-label="Correct: {said(event)}"
+							onclick={() => (correcting = event)}>Correct</button
 						>
 						<button
 							type="button"
 							class="min-h-9 px-2 underline"
-							aria-label="Take back: {said(event)}"
+							aria-label="Undo: {said(event)}"
 							onclick={() =>
-								void write([{ keptId: kept.id, event: { kind: 'undone', of: event.id } }], 'Taken back.')}
-							>Take back</button
+								void write([{ keptId: kept.id, event: { kind: 'undone', of: event.id } }], 'Undone.')}
+							>Undo</button
 						>
 					{:else}
 						<span class="text-[13.5px] text-soft">taken back</span>

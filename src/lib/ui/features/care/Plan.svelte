@@ -141,7 +141,9 @@
 {/each}
 {#if planned.over.length > 0}
 	<section class="mt-6 border-t-2 border-warn pt-2" data-over>
-		<h2 class="text-[19px] font-semibold text-warn">No room for these: more minutes a day, or more days</h2>
+		<h2 class="text-[19px] font-semibold text-warn">
+			There is no time for these. Allow more minutes a day, or more days
+		</h2>
 		{@render list(planned.over)}
 	</section>
 {/if}

@@ -18,7 +18,7 @@
 	import { notify } from '../../state/notices.svelte';
 	import { mergedRules } from './merged-rules';
 
-	/** What falls due when: anyone's to edit. An empty field does not count. */
+	/** What falls due, and when: anyone's to edit. An empty field does not count. */
 	interface Props {
 		rules: readonly CareRule[];
 		usual: boolean;
@@ -40,10 +40,10 @@
 	const FIELDS = [
 		{ key: 'everyDays', label: 'days', least: 1, most: 10_000, step: 1 },
 		{ key: 'everyDaysOut', label: 'days out', least: 1, most: 1000, step: 1 },
-		{ key: 'saltCounts', label: 'a day in salt counts as', least: 0, most: 100, step: 0.5 },
+		{ key: 'saltCounts', label: 'a day in salt water counts as', least: 0, most: 100, step: 0.5 },
 		{ key: 'freshCounts', label: 'in fresh', least: 0, most: 100, step: 0.5 },
 		{ key: 'fromTwistPerMetre', label: 'turns a metre', least: 0.1, most: 50, step: 0.1 },
-		{ key: 'paceCounts', label: 'seldom or often, times', least: 1, most: 5, step: 0.1 },
+		{ key: 'paceCounts', label: 'fished seldom or often, times', least: 1, most: 5, step: 0.1 },
 		{ key: 'everyWettings', label: 'times wet', least: 1, most: 1000, step: 1 }
 	] as const;
 	type Field = (typeof FIELDS)[number]['key'];
@@ -56,7 +56,7 @@
 
 	async function save(
 		changed: readonly CareRule[] | undefined,
-		said = 'The rules are changed.'
+		said = 'The rules are saved.'
 	): Promise<void> {
 		// What they were, to be restored.
 		const [before, wereUsual] = [rules, usual];
@@ -103,11 +103,11 @@
 </script>
 
 <details class="mt-10 border-t-2 border-ink pt-3" data-rules>
-	<summary class="cursor-pointer text-[19px] font-semibold">What falls due when</summary>
+	<summary class="cursor-pointer text-[19px] font-semibold">What falls due, and when</summary>
 	<p class="mt-1 max-w-[64ch] text-[15px] text-soft">
-		After so many days, after so many days out, or from so much twist on: whichever is first. An empty field
-		does not count. By the calendar, what is fished seldom has so many times as long, what is fished a lot as
-		many times less. {usual ? 'These are common practice.' : ''}
+		A job falls due after so many days, after so many days of fishing, or from so much twist, whichever comes
+		first. Leave a field blank if it doesn't matter. What you fish seldom has that many times as long, and
+		what you fish a lot has that many times less. {usual ? 'These rules are common practice.' : ''}
 	</p>
 	<div class="overflow-x-auto">
 		<table class="figure mt-3 text-[15px]">
@@ -159,8 +159,7 @@
 								aria-label="Leave out: {JOB_NAMES[rule.job]}, {rule.kinds
 									.map((kind) => ROLE_NAMES[kind])
 									.join(', ')}"
-								onclick={() => void save(rules.toSpliced(i, 1), 'The rule is left out.')}
-								><X size={15} /></button
+								onclick={() => void save(rules.toSpliced(i, 1), 'Rule removed.')}><X size={15} /></button
 							>
 						</td>
 					</tr>
@@ -173,7 +172,7 @@
 		aria-label="Another rule"
 		onsubmit={(event) => {
 			event.preventDefault();
-			void save([...rules, { job, kinds: [kind], everyDays }], 'Another rule holds.');
+			void save([...rules, { job, kinds: [kind], everyDays }], 'Rule added.');
 		}}
 	>
 		<div class="w-56">
@@ -195,7 +194,7 @@
 	</form>
 	{#if !usual}
 		<button type="button" class="mt-3 action-quiet min-h-10" onclick={() => void save(undefined)}
-			>The usual ones again</button
+			>Restore defaults</button
 		>
 	{/if}
 </details>

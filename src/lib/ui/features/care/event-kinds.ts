@@ -25,11 +25,11 @@ export function whatOf({ kind, doubleTaper }: Strand): readonly { value: What; l
 		[
 			{ value: 'loop-test', label: 'loop test', of: !backing },
 			{ value: 'tug-test', label: 'tug test', of: backing },
-			{ value: 'let-out', label: 'twist got out', of: !backing },
+			{ value: 'let-out', label: 'twist taken out', of: !backing },
 			{ value: 'cleaned', label: 'cleaned', of: !backing },
 			{ value: 'dressed', label: 'dressed', of: !backing },
 			{ value: 'rinsed', label: 'rinsed', of: true },
-			{ value: 'wetted', label: 'wet and dried again', of: backing },
+			{ value: 'wetted', label: 'wetted and dried', of: backing },
 			{ value: 'turned', label: 'turned end for end', of: doubleTaper || backing },
 			{ value: 'loop-rebuilt', label: 'front loop rebuilt', of: !backing },
 			{ value: 'respooled', label: 'respooled', of: true },

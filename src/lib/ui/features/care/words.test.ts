@@ -25,8 +25,8 @@ describe('what happened, in words', () => {
 		[{ kind: 'tug-test', result: 'doubtful' }, '3 Apr 2026: tug test: doubtful'],
 		[{ kind: 'let-out', share: 0.9, shareSd: 0.08 }, '3 Apr 2026: twist let out, about 90 %'],
 		[{ kind: 'shortened', byMm: 2000 }, '3 Apr 2026: shortened by 2 m'],
-		[{ kind: 'wetted', times: 1 }, '3 Apr 2026: wet and dried again'],
-		[{ kind: 'wetted', times: 5 }, '3 Apr 2026: wet and dried again, 5 times'],
+		[{ kind: 'wetted', times: 1 }, '3 Apr 2026: wetted and dried'],
+		[{ kind: 'wetted', times: 5 }, '3 Apr 2026: wetted and dried, 5 times'],
 		[{ kind: 'moved', to: { on: 'coil', label: 'drawer' } }, '3 Apr 2026: put on a coil: drawer'],
 		[{ kind: 'moved', to: { on: 'retired' } }, '3 Apr 2026: retired'],
 		[
@@ -75,7 +75,7 @@ describe('what is due, in words', () => {
 	it('what is done is written down as what its rule looks for', () => {
 		expect(DONE.clean.event).toEqual({ kind: 'cleaned' });
 		expect(DONE['tug-test'].event).toMatchObject({ result: 'passed' });
-		// Respooled against twist it has no doubt to add.
+		// Twist taken out against twist it has no doubt to add.
 		expect(DONE.respool.event).toMatchObject({ turns: { mean: 0, sd: 0 } });
 	});
 });

@@ -14,9 +14,9 @@ const PLAIN: Partial<Record<CareEvent['kind'], string>> = {
 	'line-changed': 'the line over it was changed',
 	'loop-test': 'loop test',
 	'tug-test': 'tug test',
-	'let-out': 'twist got out',
+	'let-out': 'twist taken out',
 	shortened: 'shortened',
-	wetted: 'wet and dried again'
+	wetted: 'wetted and dried'
 };
 
 const outText = (days: number, salt: boolean): string =>
@@ -45,7 +45,7 @@ function happened(event: CareEvent, units: UnitSystem): string {
 		case 'fished':
 			return outText(event.days, event.water === 'salt');
 		case 'wetted':
-			return `wet and dried again${event.times === 1 ? '' : `, ${event.times} times`}`;
+			return `wetted and dried${event.times === 1 ? '' : `, ${event.times} times`}`;
 		default:
 			return PLAIN[event.kind] ?? event.kind;
 	}
@@ -77,7 +77,7 @@ const WHY: Record<Due['because'], string> = {
 	twist: 'due: too much twist',
 	failed: 'due: it did not pass',
 	'line-change': 'due: the line over it was changed',
-	wet: 'due: wet and dried often enough',
+	wet: 'due: wetted and dried often enough',
 	'not yet': ''
 };
 /** When something is due, or why it is. */
@@ -104,7 +104,7 @@ export const DONE: Record<
 	{ readonly event: Readonly<Record<string, unknown>>; readonly name: string }
 > = {
 	clean: { event: { kind: 'cleaned' }, name: 'Cleaned' },
-	respool: { event: { kind: 'respooled', turns: { mean: 0, sd: 0 } }, name: 'Respooled' },
+	respool: { event: { kind: 'respooled', turns: { mean: 0, sd: 0 } }, name: 'Twist taken out' },
 	'tug-test': { event: { kind: 'tug-test', result: 'passed' }, name: 'Passed' },
 	rinse: { event: { kind: 'rinsed' }, name: 'Rinsed' },
 	judge: { event: { kind: 'moved', to: { on: 'retired' } }, name: 'Retire it' }

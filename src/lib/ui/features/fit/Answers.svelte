@@ -72,7 +72,7 @@
 			'gap'
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
-			{showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, nine times in ten; you want
+			{showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, 9 times out of 10; you want
 			{showSmall(workout.problem.gapMm, units)}
 		</p>
 		{#if stop}
@@ -104,8 +104,8 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whatever the
-				backing
+				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whichever
+				backing you use
 			{:else}
 				the line alone fills this spool past the gap you want
 			{/if}
@@ -116,7 +116,7 @@
 				formatNumber(fromMm(solved?.lengthMm ?? 0, long), 0),
 				long,
 				showsDepth
-					? `${showLongRange(ranges.lengthMm.low, ranges.lengthMm.high, units)}, nine times in ten`
+					? `${showLongRange(ranges.lengthMm.low, ranges.lengthMm.high, units)}, 9 times out of 10`
 					: 'none fits',
 				'length'
 			)}

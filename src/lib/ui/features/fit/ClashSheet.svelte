@@ -19,7 +19,7 @@
 	open={clashes.length > 0}
 	alert
 	title="Changed in another window"
-	description="Nothing is lost: what was changed in only one window is here. Choose what to keep of the rest."
+	description="Nothing is lost. Where only one window changed something, you have that change. Choose what to keep where both did."
 >
 	{#each clashes as { name, mine, other }, i (i)}
 		<fieldset class="mt-3" data-clash={name}>
@@ -48,8 +48,9 @@
 				>Save these choices</button
 			>
 		{:else}
-			<button type="button" class="action" onclick={() => settle(() => false)}>Keep what is here</button>
-			<button type="button" class="action-quiet" onclick={() => settle(() => true)}>Take the other one</button
+			<button type="button" class="action" onclick={() => settle(() => false)}>Keep this window's</button>
+			<button type="button" class="action-quiet" onclick={() => settle(() => true)}
+				>Use the other window's</button
 			>
 		{/if}
 	</div>

@@ -18,7 +18,7 @@
 	const WORDS = {
 		clear: 'The joint shows clearly',
 		fair: 'The joint shows in good light',
-		poor: 'The joint will be missed'
+		poor: 'The joint is hard to see'
 	} as const;
 </script>
 
@@ -46,7 +46,7 @@
 		>
 			{WORDS[contrast.seen]} against the {ROLE_NAMES[neighbour.role]}: a colour difference of {Math.round(
 				contrast.deltaE
-			)}{contrast.seen === 'poor' ? '. Take a brighter backing' : ''}.
+			)}{contrast.seen === 'poor' ? '. Choose a brighter backing' : ''}.
 		</p>
 	{/if}
 {/await}

@@ -99,7 +99,7 @@
 	<div class="grid grid-cols-2 items-end gap-4">
 		{#if index > 0}
 			<Select
-				label="Joined under it by"
+				label="Joined to what's under it with"
 				options={jointOptions}
 				value={component.joint}
 				onchange={(joint) => edit((component) => (component.joint = joint))}

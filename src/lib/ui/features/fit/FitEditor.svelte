@@ -172,7 +172,9 @@
 					</div>
 					<div class="figure flex flex-wrap border-t border-ink text-[12.5px]">
 						<span class="border-r border-ink px-3 py-1.5">Section, true to scale</span>
-						<span class="px-3 py-1.5 text-soft">a circle is a turn, a soft band the doubt</span>
+						<span class="px-3 py-1.5 text-soft"
+							>each circle is one turn; the blurred edge is the uncertainty</span
+						>
 						<span class="no-print ml-auto flex">
 							<button
 								type="button"
@@ -219,19 +221,19 @@
 				</button>
 				{#if doable}
 					<p class="mt-3 text-[15px]">
-						Wound already?
+						Is this reel wound already?
 						<button type="button" class="underline" onclick={() => void toBench('?wound')}
-							>Write down what is on it</button
+							>Save what is on it</button
 						>
 					</p>
 				{/if}
 			{:else}
-				<h2 class="text-[15px] font-semibold">Four answers will stand here</h2>
+				<h2 class="text-[15px] font-semibold">Your four answers will be here</h2>
 				<ul class="mt-2 space-y-1 text-soft">
-					<li>the depth to stop winding at,</li>
-					<li>the length of backing to buy,</li>
-					<li>the turns it takes,</li>
-					<li>the gap that is left.</li>
+					<li>the depth at which you stop winding,</li>
+					<li>how much backing goes on,</li>
+					<li>how many turns that takes,</li>
+					<li>the gap that is left when the line is on.</li>
 				</ul>
 			{/if}
 		</div>

@@ -89,5 +89,5 @@
 		</div>
 	</dl>
 {:else}
-	<p>There is an answer once the line fits.</p>
+	<p>You get this once the line fits.</p>
 {/if}

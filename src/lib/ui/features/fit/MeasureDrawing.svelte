@@ -52,12 +52,15 @@
 	</g>
 </svg>
 <ul class="mt-1 list-disc pl-4 text-soft">
-	<li>Rims and arbor straight across, outside jaws: the drawing shows the half above the axle.</li>
 	<li>
-		Between the flanges with the inside jaws, {shape === 'flared'
+		Measure the rims and the arbor straight across, with the outside jaws. The drawing shows the half above
+		the axle.
+	</li>
+	<li>
+		Measure between the flanges with the inside jaws, {shape === 'flared'
 			? 'once at the rim and once at the arbor'
 			: 'half way down'}.
 	</li>
-	{#if shape === 'dished'}<li>The arbor by the flanges, and once more where it is lowest.</li>{/if}
-	<li>A rule will do: the ranges say what it costs.</li>
+	{#if shape === 'dished'}<li>Measure the arbor beside the flanges, and again where it is lowest.</li>{/if}
+	<li>A rule will do. The ranges then get a little wider.</li>
 </ul>

@@ -48,7 +48,7 @@
 		</div>
 		{#if consistency?.oddIndex === i}
 			<p class="mt-1 text-[13.5px] text-warn">
-				This figure does not agree with the others and is left out. Check line and backing.
+				This figure doesn't agree with the others, so Wendle leaves it out. Check its line and its backing.
 			</p>
 		{/if}
 		{#if spool.ratings.length > 1}
@@ -65,12 +65,12 @@
 {/each}
 {#if consistency?.undecided}
 	<p class="text-[13.5px] text-warn">
-		These two figures contradict each other. A third, or measuring, would tell.
+		These two figures contradict each other. Add a third figure, or measure the spool.
 	</p>
 {/if}
 <div class="flex items-end justify-between gap-3">
 	<Segmented
-		label="Makers count full: take off"
+		label="Makers' figures are generous: subtract"
 		shown
 		options={allowanceOptions.map(({ value, label }) => ({ value: String(value), label }))}
 		value={String(spool.allowance)}

@@ -8,7 +8,7 @@
 	const words = $derived.by((): readonly [string, string] => {
 		switch (autosave.state) {
 			case 'untouched':
-				return ['Saves itself as you type', ''];
+				return ['Saves as you type', ''];
 			case 'waiting':
 			case 'saving':
 				return ['Saving…', ''];

@@ -133,8 +133,8 @@
 {/if}
 {#if rated && known && known.estimated.length > 1}
 	<p class="text-[13.5px] text-soft">
-		Not measured, so an ordinary spool of this capacity is drawn. Measure rim and width and the depth becomes
-		yours.
+		You haven't measured the spool, so Wendle draws an ordinary spool of this capacity. Measure the rim and
+		the width for a closer answer.
 	</p>
 {/if}
 <div class="grid grid-cols-2 gap-4">

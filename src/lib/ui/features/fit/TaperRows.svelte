@@ -58,7 +58,7 @@
 			return;
 		}
 		if (read.value.length > max) {
-			trouble = `This table has ${read.value.length} rows: ${max} are taken. Join the level ones.`;
+			trouble = `This table has ${read.value.length} rows: ${max} are read. Join rows that have the same diameter.`;
 			return;
 		}
 		edit((table) => (table.rows = read.value.map((row) => ({ ...row }))));
@@ -81,7 +81,7 @@
 </div>
 {#if pasting}
 	<label class="block text-[13px] text-soft" for="taper-{index}">
-		From the maker, as text or CSV: length, start and end; or from, to, start and end; or distance and
+		Paste the maker's table as text or CSV: length, start and end; or from, to, start and end; or distance and
 		diameter
 	</label>
 	<textarea
@@ -97,7 +97,9 @@
 		<label class="flex items-center gap-2 text-[14px]"
 			><input type="checkbox" bind:checked={frontFirst} />front end first</label
 		>
-		<button type="button" class="action-quiet" disabled={pasted.trim() === ''} onclick={take}>Use it</button>
+		<button type="button" class="action-quiet" disabled={pasted.trim() === ''} onclick={take}
+			>Use this table</button
+		>
 	</div>
 {:else}
 	<table class="figure w-full text-[14px]">

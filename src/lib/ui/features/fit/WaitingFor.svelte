@@ -8,15 +8,15 @@
 	const ASK: Record<SpoolForm['way'], [ask: string, why: string]> = {
 		rated: [
 			'Type the figure from the box.',
-			'The maker says: this line and so many yards of backing. That is enough for a first answer; measuring rim and width makes it yours.'
+			"The box names a line and so many yards of backing. That's enough for a first answer. Measure the spool for a closer one."
 		],
 		filled: [
 			'Say what is on it now.',
-			'This line, so much backing, and the gap they leave: the spool is then known by what it holds.'
+			'Say which line and how much backing is on it, and the gap they leave. Wendle then knows how much the spool holds.'
 		],
 		measured: [
 			'Measure across the rims, across the arbor and between the flanges.',
-			'Calipers are best, a rule will do. Type "3 3/8 in" or "85 mm", whichever you read.'
+			'Calipers are best, and a rule will do. Type what you read, "3 3/8 in" or "85 mm".'
 		]
 	};
 	const NAMES: Record<string, string> = {
@@ -36,6 +36,6 @@
 	<div class="max-w-[34ch] space-y-3">
 		<p class="figure text-[22px] leading-snug font-semibold">{ask}</p>
 		<p class="text-soft">{why}</p>
-		{#if missing.length === 1}<p>Only this is missing: <strong>{missing[0]}</strong>.</p>{/if}
+		{#if missing.length === 1}<p>This is still missing: <strong>{missing[0]}</strong>.</p>{/if}
 	</div>
 </div>

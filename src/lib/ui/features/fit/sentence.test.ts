@@ -65,7 +65,7 @@ describe('the judging sentence', () => {
 		expect(judgement(own(`${right.toFixed(0)} yd`), 'yd-mm')).toMatch(/leaves the gap you want\.$/);
 	});
 	it('names the measurement that is worth improving', () => {
-		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, by wraps on a rule');
+		expect(measureNext(worked(setup(TROUT)))).toContain('the backing, with wraps on a rule');
 		expect(
 			measureNext(worked(setup(['84 mm', '38 mm', '8 mm'], ({ fill }) => (fill.stack[1]!.length = '15 yd'))))
 		).toContain('width');

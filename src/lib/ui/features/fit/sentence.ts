@@ -41,7 +41,7 @@ function givenWords({ fit, problem, stopIndex }: Workout, given: RightLength, un
 			? `With ${own} of backing the line stands ${showSmall(-fit.gapMm, units)} too high, and rubs.`
 			: `${own} of backing leaves a gap of ${showSmall(fit.gapMm, units)}, and you want ${wanted}.`;
 	if (given.leftMm < 0) return `${leaves} Another ${showLong(-given.leftMm, units)} would leave it.`;
-	if (given.lengthMm <= 0) return `${leaves} No backing at all leaves ${wanted} under this line.`;
+	if (given.lengthMm <= 0) return `${leaves} With no backing at all, the gap is ${wanted} under this line.`;
 	const rest = given.leftMm >= WORTH_KEEPING_MM ? ' Keep the rest: it is enough for a small reel.' : '';
 	return `${leaves} Leave ${showLong(given.leftMm, units)} off: wind ${showLong(given.lengthMm, units)}, and stop ${showSmall(given.stopDepthMm, units)} below the rim.${rest}`;
 }
@@ -75,7 +75,7 @@ const MEASURES: Partial<Record<Share['key'], string>> = {
 	arbor: 'across the arbor',
 	width: 'the width between the flanges',
 	frame: 'inside the frame',
-	diameter: 'the backing, by wraps on a rule',
+	diameter: 'the backing, with wraps on a rule',
 	bulk: 'the fly line',
 	'arbor-shape': 'the rim and the width',
 	'width-shape': 'the rim and the width'
@@ -87,6 +87,6 @@ export function measureNext(workout: Workout): string | undefined {
 		({ key }) => MEASURES[key] !== undefined && key !== 'bulk'
 	);
 	return worth && worth.share > 0.2
-		? `Most of the doubt about the length is in ${MEASURES[worth.key]!}: measure that more closely first.`
+		? `Most of the uncertainty about the length comes from ${MEASURES[worth.key]!}. Measure that more closely first.`
 		: undefined;
 }

@@ -10,9 +10,9 @@
 <div class="mt-5 max-w-[60ch] border-l-[3px] border-line pl-3" data-hold>
 	<h3 class="text-[15px] font-semibold">Why turns round the arbor</h3>
 	<p class="text-[15px]">
-		Friction of <i>n</i> turns multiplies what the knot holds alone by
-		<span class="figure whitespace-nowrap">e<sup>&mu;&middot;2&pi;n</sup></span>. The size of the arbor does
-		not matter; what lies on it does.
+		The friction of <i>n</i> turns multiplies what the knot holds by
+		<span class="figure whitespace-nowrap">e<sup>&mu;&middot;2&pi;n</sup></span>. The size of the arbor
+		doesn't matter; what you wind on it does.
 	</p>
 	<table class="figure mt-2 text-[14.5px]">
 		<thead>
@@ -37,7 +37,7 @@
 		</tbody>
 	</table>
 	<p class="mt-1 text-[13.5px] text-soft">
-		Belt equation (Euler, Eytelwein). Friction &mu; from {GRIPS['thin-bare'].low} to {GRIPS['on-bed'].high}:
-		from memory, and rough.
+		Belt equation (Euler, Eytelwein). Friction &mu; from {GRIPS['thin-bare'].low} to {GRIPS['on-bed'].high},
+		from memory and rough.
 	</p>
 </div>

@@ -17,7 +17,7 @@
 	const groups = $derived([
 		{ title: 'Due now', knots: practice.knots.filter(isDue).sort(byDue) },
 		{
-			title: 'On your reels, not practised yet',
+			title: 'On your reels, and not practised yet',
 			knots: practice.knots.filter(({ inUse, dueAt }) => inUse && dueAt === null)
 		},
 		{
@@ -55,7 +55,9 @@
 		onchange={(event) => void setSeason(event.currentTarget.value)}
 	/>
 	<span class="mt-1 block text-[13.5px] text-soft">
-		{practice.windsOn ? 'Every knot you practise comes up a week before it, at the latest.' : 'Optional.'}
+		{practice.windsOn
+			? 'Every knot that you practise comes up at least a week before that day.'
+			: 'Optional.'}
 	</span>
 </label>
 

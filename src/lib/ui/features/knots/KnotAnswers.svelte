@@ -45,14 +45,14 @@
 		<div class="mt-2 max-w-[60ch]">{@render reasons(first)}</div>
 	{:else}
 		<p class="max-w-[60ch] text-[19px]">
-			Nothing can be tied here with what is at hand. What is missing stands below.
+			You can't tie anything here with the tools you have. What is missing is below.
 		</p>
 	{/if}
 	{#if onArbor}<ArborHold
 			grip={situation.arbor !== 'bare' ? 'on-bed' : situation.slick ? 'thin-bare' : 'braid-bare'}
 		/>{/if}
 	{#if others.length > 0}
-		<h3 class="mt-6 text-[15px] font-semibold">Would do as well, in this order</h3>
+		<h3 class="mt-6 text-[15px] font-semibold">These work too, best first</h3>
 		<ul class="mt-1 grid gap-x-8 sm:grid-cols-2">
 			{#each others as answer (answer.slug)}
 				<li class="border-t border-hair py-2">
@@ -64,7 +64,7 @@
 		</ul>
 	{/if}
 	{#if cannot.length > 0}
-		<h3 class="mt-6 text-[15px] font-semibold">Not with what is there</h3>
+		<h3 class="mt-6 text-[15px] font-semibold">Needs tools you don't have</h3>
 		<ul class="mt-1 text-[15px]" data-cannot>
 			{#each cannot as answer (answer.slug)}
 				<li class="border-t border-hair py-1.5">
@@ -74,5 +74,5 @@
 			{/each}
 		</ul>
 	{/if}
-	<p class="mt-3 text-[13.5px] text-soft">Common practice; the order is this application's judgement.</p>
+	<p class="mt-3 text-[13.5px] text-soft">This is common practice. The order is Wendle's judgement.</p>
 </div>

@@ -102,7 +102,7 @@
 		{/if}
 		{#if asksSwaps}
 			<Select
-				label={onArbor ? 'Comes off again' : 'Changed'}
+				label={onArbor ? "You'll take it off again" : 'Changed'}
 				options={SWAPS}
 				value={situation.swaps}
 				onchange={(swaps) => change({ swaps })}
@@ -151,7 +151,7 @@
 				checked={situation.smooth}
 				onchange={(event) => change({ smooth: event.currentTarget.checked })}
 			/>
-			Has to run smoothly through small guides
+			It has to run smoothly through small guides
 		</label>
 	{/if}
 	{#if joinsLine || place === 'wire'}

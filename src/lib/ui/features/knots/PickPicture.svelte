@@ -69,8 +69,8 @@
 			<b>{next.title}.</b>
 			{next.instruction}
 		{:else}
-			In the wrong one a strand passes over where it has to pass under: pushed about however you like, it does
-			not become the knot. {stage.mistake}
+			In the wrong picture one strand passes over where it should pass under. However you push it about, it
+			doesn't become the knot. {stage.mistake}
 		{/if}
 	</p>
 {/if}

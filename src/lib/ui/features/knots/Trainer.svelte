@@ -24,8 +24,8 @@
 
 	const QUESTIONS: Record<Exercise['kind'], string> = {
 		next: 'What comes next?',
-		order: 'Tap them in the order they are tied.',
-		wrong: 'One of these is tied wrong. Which?'
+		order: 'Tap the pictures in the order in which you tie them.',
+		wrong: 'One of these is tied wrong. Which one?'
 	};
 	function answered(isRight: boolean): void {
 		outcome = isRight;
@@ -77,12 +77,12 @@
 		</h2>
 		<p class="mt-1 text-[17px]" aria-live="polite">
 			{#if kept === 'kept'}
-				Kept. {dueOn ? `It comes up again on ${showDay(dayOf(dueOn))}.` : ''}
+				Kept. {dueOn ? `This knot comes up again on ${showDay(dayOf(dueOn))}.` : ''}
 			{:else if kept === 'failed'}
-				The server is not there: this session is not kept yet.
+				The server doesn't answer, so this session isn't saved yet.
 				<button type="button" class="action-quiet" onclick={keep}>Try again</button>
 			{:else}
-				Keeping it …
+				Saving …
 			{/if}
 		</p>
 		<div class="mt-4 flex flex-wrap gap-3">

@@ -100,7 +100,7 @@
 		];
 		const reply = await send('POST', '/api/setups', { form, spoolId: spool.id }, { answer: id });
 		if (reply.kind === 'ok') await goto(`/fit/${reply.value.id}`);
-		else void notify(troubleOf(reply, 'Nothing was begun')!);
+		else void notify(troubleOf(reply, 'Nothing was started')!);
 	}
 
 	function add(): void {
@@ -134,16 +134,17 @@
 
 	{#if known.length === 0}
 		<p class="mt-8 max-w-prose text-soft">
-			No spool is known well enough yet. <a class="underline" href="/fit/new">Describe one</a> and it stands here
-			with every line you have.
+			Wendle doesn't know any of your spools well enough yet. <a class="underline" href="/fit/new"
+				>Describe a spool</a
+			> and Wendle compares it with every line you have.
 		</p>
 	{:else}
 		<p class="mt-3 text-[13.5px] text-soft" role="status">
 			{#if aside.running}
 				{aside.progress} of {known.length} spools
 			{:else}
-				How much backing goes under, and the gap where it is not as wanted. Choose a cell for a set-up; a
-				column's name sorts by it.
+				Each cell says how much backing goes under that line, and the gap where it isn't the one you want.
+				Press a cell to make a set-up, or a column's name to sort by it.
 			{/if}
 		</p>
 		<div class="mt-2 overflow-x-auto border-y-2 border-ink">

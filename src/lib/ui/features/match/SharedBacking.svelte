@@ -54,7 +54,9 @@
 				onchange={(id) => (chosen = id)}
 			/>
 			<fieldset class="mt-3">
-				<legend class="text-[13px] text-soft">Lines that will go on it, and the gap each has to keep</legend>
+				<legend class="text-[13px] text-soft"
+					>Lines that will go on it, and the gap that each one needs</legend
+				>
 				<ul>
 					{#each lines as line (line.key)}
 						{@const on = wanted[line.key] !== undefined}
@@ -81,11 +83,11 @@
 		</div>
 		<div data-shared>
 			{#if going.length === 0}
-				<p class="text-soft">Choose the lines, and the backing that serves them all stands here.</p>
+				<p class="text-soft">Choose the lines. Wendle then shows the backing that works under all of them.</p>
 			{:else if !readable}
 				<p class="text-warn">A gap needs a number and a unit, such as 3 mm.</p>
 			{:else if shared}
-				<p class="figure text-[13px] text-soft">wind this much backing, once and for all</p>
+				<p class="figure text-[13px] text-soft">of backing works under all of them</p>
 				<p class="figure text-[44px] leading-tight font-bold">
 					<span class="px-1 marked">{showLong(shared.lengthMm, units)}</span>
 				</p>
@@ -93,7 +95,8 @@
 					{#each going as { line }, i (line.key)}
 						<li class="figure flex justify-between border-b border-hair py-1 text-[15px]">
 							<span
-								>{line.short}{#if i === shared.tightest}<span class="text-soft">, decides</span>{/if}</span
+								>{line.short}{#if i === shared.tightest}<span class="text-soft">, sets the limit</span
+									>{/if}</span
 							>
 							<span class="font-semibold">gap {showSmall(shared.gapsMm[i]!, units)}</span>
 						</li>
@@ -101,8 +104,8 @@
 				</ul>
 			{:else}
 				<p class="text-warn">
-					One of these does not fit this spool with that gap, even with no backing. Take it out, or allow it a
-					smaller gap.
+					One of these lines doesn't fit this spool with that gap, even with no backing. Take it out, or allow
+					it a smaller gap.
 				</p>
 			{/if}
 		</div>

@@ -5,7 +5,7 @@
 
 	/** The job on one page. */
 	let { sheet, strands }: { sheet: Sheet; strands: readonly ThreadStrand[] } = $props();
-	const HEADS = ['Goes on', 'length', 'turns', 'then stands below the rim'];
+	const HEADS = ['Goes on', 'length', 'turns', "depth when it's on"];
 	/** Lines of steps and parts that fit at full size: a longer job is set smaller, since it is one page. */
 	const LINES = 21;
 	const scale = $derived(Math.min(1, LINES / (sheet.steps.length + sheet.rows.length)));

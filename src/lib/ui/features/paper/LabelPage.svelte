@@ -38,7 +38,7 @@
 	<div class="no-print">
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Label for {name}</h1>
 		<p class="mt-1 max-w-[60ch]">
-			Print at 100 %, without "fit to page". The code leads to {leads} from any phone that reaches this server.
+			Print at 100 %, without "fit to page". The code opens {leads} on any phone that reaches this server.
 		</p>
 		<div class="mt-4 flex max-w-xl flex-wrap items-end gap-4">
 			<Segmented label="Size" {options} value={slug} onchange={(value) => (slug = value)} shown />

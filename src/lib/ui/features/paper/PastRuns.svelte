@@ -58,8 +58,7 @@
 						</div>
 						<p class="no-print mt-2 flex flex-wrap gap-x-4">
 							<a class="underline" href="/label/{id}">Print its label</a>
-							<button type="button" class="underline" onclick={() => ontakeback(id)}
-								>Take this winding back</button
+							<button type="button" class="underline" onclick={() => ontakeback(id)}>Undo this winding</button
 							>
 						</p>
 					</td>

@@ -9,7 +9,7 @@ const TEXT = 3.1;
 /** A table of the parts. Returns where it ends. */
 function rows(paper: Paper, sheet: Sheet, top: number): number {
 	let y = top;
-	['Goes on', 'length', 'turns', 'then stands below the rim'].forEach((head, i) =>
+	['Goes on', 'length', 'turns', "depth when it's on"].forEach((head, i) =>
 		paper.text(head, COLUMNS[i]!, y, 2.7)
 	);
 	for (const row of sheet.rows) {

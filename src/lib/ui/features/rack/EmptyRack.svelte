@@ -1,25 +1,23 @@
 <script lang="ts">
 	const LESSONS = [
 		[
-			'Say what the reel is',
-			'The figure from its box is enough: this line and so many yards of backing. Calipers make it yours.'
+			'Say which reel it is',
+			'The figure on its box is enough: a line and so many yards of backing. Measure the spool for a closer answer.'
 		],
 		[
 			'Read when to stop',
-			'A depth below the rim, the length to buy, the turns and the gap, each with how sure it is.'
+			'Wendle tells you the depth to stop at, how much backing to buy, the turns and the gap, each with its uncertainty.'
 		],
 		[
 			'Wind it, step by step',
-			'Tick the steps off, write down what came out, and the spool stands here with what is on it.'
+			'Tick off the steps and save how it turned out. The spool then shows here with what is on it.'
 		]
 	] as const;
 </script>
 
 <div class="grid gap-10 py-10 lg:grid-cols-[1fr_1.4fr]">
 	<div>
-		<p class="figure max-w-[16ch] text-[40px] leading-[1.05] font-bold tracking-tight">
-			Nothing on the rack yet.
-		</p>
+		<p class="figure max-w-[16ch] text-[40px] leading-[1.05] font-bold tracking-tight">Your rack is empty.</p>
 		<a href="/fit/new" class="mt-6 action"
 			>Set up the first spool<kbd class="text-[13px] font-normal opacity-70">N</kbd></a
 		>

@@ -55,7 +55,7 @@
 				<a
 					href="/care?spool={entry.id}"
 					class="figure mt-1 text-[14px] font-semibold underline decoration-2 underline-offset-4"
-					data-due-on-rack>{due[entry.id] === 1 ? '1 thing is due' : `${due[entry.id]} things are due`}</a
+					data-due-on-rack>{due[entry.id] === 1 ? '1 job is due' : `${due[entry.id]} jobs are due`}</a
 				>
 			{/if}
 			<div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1 pr-3">
@@ -72,7 +72,7 @@
 						class="figure text-[14px] font-semibold underline decoration-2 underline-offset-4"
 					>
 						{#if entry.job.done === entry.job.total}
-							<span class="px-0.5 marked">Write down what came out</span>
+							<span class="px-0.5 marked">Save how it turned out</span>
 						{:else if entry.job.done > 0}
 							<span class="px-0.5 marked">Carry on</span>{#if Number.isFinite(entry.job.total)}, {entry.job
 									.done} of

@@ -41,7 +41,7 @@
 			const role = choice.now.record.form.fill.stack.find(({ id }) => id === swap.of)?.role ?? 'line';
 			return {
 				label: swap.note || `${roleName(role)} ${i + 1} from Fit`,
-				where: 'as described in Fit, never wound',
+				where: 'described in Fit, not wound yet',
 				component: { ...newComponent(role, role, swap.made), length: swap.length, note: swap.note }
 			};
 		})
@@ -124,8 +124,8 @@
 	</div>
 {:else if all.length === 0}
 	<p class="mt-2 max-w-[60ch] text-[16px]">
-		Nothing is on a coil, or outermost on another reel. Something new goes on just as well; a line that you
-		have had for a while is <a class="underline" href="/care?add=1">written down in Care</a> first.
+		Nothing is on a coil, or outermost on another reel. You can put something new on. If you have had the line
+		for a while, <a class="underline" href="/care?add=1">add it in Care</a> first.
 	</p>
 {/if}
 <form

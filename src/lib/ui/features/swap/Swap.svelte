@@ -116,9 +116,9 @@
 			</div>
 			{#if keep < strands.length}
 				<p class="mt-2 max-w-[60ch] text-[15px] text-soft">
-					Onto a storage spool that turns, its rear end last. Nothing to put on now?
+					Wind it on to a storage spool that turns, rear end last. Nothing to put on now?
 					<a class="text-ink underline" href="/bench/{now.record.setupId}?job=off.{keep}">Only take it off</a
-					>. Used often? It stays on, and the other goes on
+					>. Do you use it often? Leave it on, and put the other line on
 					<a class="text-ink underline" href="/fit/new?like={choice.spool.id}">a spare spool like this one</a
 					>.
 				</p>
@@ -152,7 +152,7 @@
 		</section>
 	</div>
 	<aside aria-label="The gap" class="lg:sticky lg:top-4 lg:self-start">
-		<p class="text-[13px] text-soft">{to ? 'Gap with it on' : 'Gap as it is'}</p>
+		<p class="text-[13px] text-soft">{to ? 'Gap with it on' : 'Gap as it is now'}</p>
 		<p class="figure leading-none" aria-live="polite">
 			{#if to?.ok}
 				<span
@@ -163,7 +163,7 @@
 				<span class="text-[64px] font-bold tracking-tighter" data-gap-now>{showSmall(gapNow, units)}</span>
 			{:else}
 				<span class="text-[28px] font-semibold"
-					>nothing over the {ROLE_NAMES[strands.at(-1)?.role ?? 'backing']}</span
+					>nothing on top of the {ROLE_NAMES[strands.at(-1)?.role ?? 'backing']}</span
 				>
 			{/if}
 		</p>
@@ -172,15 +172,15 @@
 		{/if}
 		<p class="mt-2 max-w-[44ch] text-[16px]" data-swap-says>
 			{#if !to}
-				Say what goes on.
+				Choose what goes on.
 			{:else if !to.ok}
 				{wordIssue(to.issues[0]!).message}
 			{:else if !to.value.fits}
-				Too much for this spool over what stays: take more off, or another spool.
+				That is too much for this spool on top of what stays. Take more off, or use another spool.
 			{:else if to.value.gapMm < TIGHT_MM}
-				It goes on, but tight: wind it level and look at the gap before you fish it.
+				It goes on, but it's tight. Wind it level, and check the gap before you fish.
 			{:else}
-				It goes on over what is there. Nothing has to be cut or added.
+				It goes on top of what is there. You don't have to cut or add anything.
 			{/if}
 		</p>
 		<div class="mt-4">

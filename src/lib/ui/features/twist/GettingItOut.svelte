@@ -33,7 +33,7 @@
 </script>
 
 <section aria-labelledby="get-out" class="mt-10 border-t-2 border-ink pt-3" data-get-out>
-	<h2 id="get-out" class="text-[19px] font-semibold">Getting it out</h2>
+	<h2 id="get-out" class="text-[19px] font-semibold">Take the twist out</h2>
 	<div class="mt-2 grid gap-x-10 gap-y-5 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<div class="space-y-3">
 			<LengthInput
@@ -102,7 +102,7 @@
 					>
 				{:else if coiled}
 					<p class="mt-3 max-w-[60ch] border-l-[3px] border-line pl-3 text-[16px]">
-						It is on no reel now: done when it next goes on one, or laid out from its coil.
+						It isn't on a reel now. Do this when it next goes on one, or lay it out from its coil.
 					</p>
 				{/if}
 				{#each best.cautions as caution (caution)}
@@ -114,7 +114,7 @@
 				{/each}
 			{/if}
 			{#if others.length > 0}
-				<h3 class="mt-5 text-[15px] font-semibold">Or</h3>
+				<h3 class="mt-5 text-[15px] font-semibold">Other techniques</h3>
 				<ul class="text-[15px]">
 					{#each others as way (way.key)}
 						<li class="border-t border-hair py-1.5">
@@ -134,7 +134,8 @@
 				</ul>
 			{/if}
 			<p class="mt-3 text-[13.5px] text-soft">
-				Common practice; shares and minutes are assumptions. Local rules say where you may do this.
+				This is common practice. How much goes and how long it takes are assumptions. Local rules say where
+				you may do this.
 			</p>
 		</div>
 	</div>

@@ -19,9 +19,9 @@
 	const measured = $derived(loopTest(bightMm, spins));
 	const range = $derived(rangeOf(measured));
 	const SAYS = {
-		none: 'Nothing to do.',
-		noticed: 'It shows when the line goes slack: get it out when there is time.',
-		loops: 'It throws loops: get it out before it is fished.'
+		none: 'There is nothing to do.',
+		noticed: "You'll see it when the line goes slack. Take it out when you have time.",
+		loops: 'It throws loops. Take it out before you fish.'
 	} as const;
 	const one = (value: number): string => formatNumber(value, 1);
 </script>
@@ -37,10 +37,8 @@
 					type="button"
 					class="action-quiet min-h-10"
 					onclick={() =>
-						void write(
-							[{ keptId: id, event: { kind: 'loop-test', bightMm, spins } }],
-							`${label}: written down.`
-						)}>Write it down for {label}</button
+						void write([{ keptId: id, event: { kind: 'loop-test', bightMm, spins } }], `${label}: saved.`)}
+					>Save it for {label}</button
 				>
 			{/if}
 		</div>
@@ -54,13 +52,13 @@
 			<p class="figure text-[15px] text-soft">
 				{one(Math.max(0, Math.min(Math.abs(range.low), Math.abs(range.high))))}–{one(
 					Math.max(Math.abs(range.low), Math.abs(range.high))
-				)} nine times in ten
+				)} 9 times out of 10
 			</p>
 			<p class="mt-2 max-w-[60ch] text-[16px]">{SAYS[twistVerdict(measured.mean)]}</p>
 			<p class="mt-2 max-w-[60ch] text-[15px] text-soft">
-				Hold the two ends of a bight together, let it hang free, and count how often it spins before it rests.
-				Each spin takes a turn out of either leg. A count is good to a quarter of a turn; stiffness stops it a
-				little short.
+				Hold the two ends of a bight (a folded piece of the line) together, let it hang free, and count how
+				often it spins before it rests. Each spin takes one turn out of each leg. Count to a quarter of a
+				turn. Stiffness stops the line a little short.
 			</p>
 		</div>
 	</div>

@@ -57,7 +57,7 @@
 		<p class="flex items-center justify-between text-[16px] font-semibold">
 			{label}
 			{#if onremove}<button type="button" class="min-h-9 font-normal underline" onclick={onremove}
-					>Leave this out</button
+					>Remove this move</button
 				>{/if}
 		</p>
 	{/if}
@@ -77,7 +77,7 @@
 	{/if}
 	{#if sided}
 		<Segmented
-			label="Seen from that side it runs round"
+			label="Which way it runs, seen from that side"
 			options={WAYS}
 			value={transfer.seen}
 			onchange={(seen) => change({ seen })}
@@ -96,7 +96,7 @@
 			/>
 			{#if transfer.leaving === 'bowl'}
 				<NumberField
-					label="Coils of 100 that jump"
+					label="Coils out of 100 that jump"
 					value={Math.round(100 * (transfer.jumpShare ?? USUAL_JUMP_SHARE))}
 					min={0}
 					max={100}

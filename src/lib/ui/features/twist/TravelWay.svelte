@@ -26,7 +26,7 @@
 	const verdict = $derived(twistVerdict(perMetre.mean));
 	const hand = $derived(turns.mean > 0 ? 'right-handed' : 'left-handed');
 	const SAYS: Record<TwistVerdict, string> = {
-		none: 'Nothing you would notice.',
+		none: "You wouldn't notice this.",
 		noticed: 'You notice it when the line goes slack.',
 		loops: 'It throws loops as soon as it goes slack.'
 	};
@@ -67,7 +67,7 @@
 		<p class="figure text-[15px] text-soft">
 			{whole(Math.min(Math.abs(range.low), Math.abs(range.high)))}–{whole(
 				Math.max(Math.abs(range.low), Math.abs(range.high))
-			)} nine times in ten, {fine(perMetre.mean)} a metre
+			)} 9 times out of 10, {fine(perMetre.mean)} a metre
 		</p>
 		<div class="mt-3">
 			<TwistedLine
@@ -91,7 +91,7 @@
 	{/each}
 	{#if legs.length < MOST_LEGS}
 		<button type="button" class="action-quiet min-h-10" onclick={() => onchange([...legs, nextLeg(legs)])}
-			>And then on to something else</button
+			>Then on to something else</button
 		>
 	{/if}
 </section>

@@ -16,7 +16,7 @@
 		Wendle can't read {entries.length === 1 ? 'one entry' : `${entries.length} entries`} of your data
 	</h2>
 	<p class="max-w-[64ch] text-[15px] text-soft">
-		Everything else is here as usual. Nothing is deleted: repair the entry, or take it out of the way.
+		Everything else works as usual, and nothing is deleted. Repair the entry, or take it off the rack.
 	</p>
 	<ul>
 		{#each entries as entry (`${entry.table}/${entry.id}`)}

@@ -6,12 +6,12 @@ import { z } from 'zod';
 import type { RequestEvent } from './$types';
 
 export const PUT = writing(
-	{ summary: 'Other rules of what falls due', body: SaveRules, answer: Version },
+	{ summary: 'Change the rules of what falls due', body: SaveRules, answer: Version },
 	(asked, { version, ...rules }) => setCareRules(asked, asRules(CareRules.parse(rules)), version)
 );
 
 export const DELETE = acting(
-	'The usual rules again',
+	'Restore the default rules',
 	(asked, { url }: RequestEvent) => {
 		const version = url.searchParams.get('version');
 		return setCareRules(asked, undefined, version === null ? undefined : Number(version));

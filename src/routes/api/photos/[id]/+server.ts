@@ -15,7 +15,7 @@ export const GET = described(fileOperation('A photo', 'image/jpeg'), async ({ pa
 });
 
 export const PUT = described(
-	keepOperation('Keep a photo under an id of your own', 'image/jpeg'),
+	keepOperation('Store a photo under an id of your own', 'image/jpeg'),
 	async ({ params, request }: RequestEvent) => {
 		if (!ID.test(params.id))
 			return refuse(400, 'bad_id', 'Give the photo an id of letters, digits and dashes.');

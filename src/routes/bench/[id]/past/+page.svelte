@@ -23,14 +23,14 @@
 		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
 		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		void notify('The winding is taken back. What lay there before lies there again.', {
-			action: { label: 'Bring it again', onClick: () => void bring(id) }
+		void notify('The winding is undone. The previous line is back on the spool.', {
+			action: { label: 'Bring the winding back', onClick: () => void bring(id) }
 		});
 	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));
 </script>
 
-<svelte:head><title>Wound before · {data.name || 'Set-up'} · Wendle</title></svelte:head>
+<svelte:head><title>Past windings · {data.name || 'Set-up'} · Wendle</title></svelte:head>
 
 <div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
 	<a class="no-print action-quiet" href="/bench/{data.id}">Back to the bench</a>
@@ -41,7 +41,7 @@
 		<PastRuns {runs} ontakeback={(id) => void takeBack(id)} />
 	{:else}
 		<p class="mt-3">
-			Nothing wound yet. When the first winding is written down, it stands here against its plan.
+			Nothing is wound yet. When you save the first winding, you see it here beside its plan.
 		</p>
 	{/if}
 </div>

@@ -44,7 +44,7 @@
 		<JobSheet {sheet} strands={strandsOf(worked.value)} />
 	{:else}
 		<p class="mx-auto max-w-[60ch]">
-			This set-up is not finished: say what the spool is and what goes on it, then come back.
+			This set-up isn't finished. Say which spool it is and what goes on it, then come back.
 		</p>
 	{/if}
 </div>

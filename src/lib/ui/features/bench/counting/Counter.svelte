@@ -53,7 +53,7 @@
 			stage === 'stop'
 				? winding.toDepth
 					? `Stop and measure: ${stopDepth} below the rim.`
-					: 'All of it is on.'
+					: 'All of it is on the spool.'
 				: `${showTurns(winding.left)} turns to go.`
 		);
 	});
@@ -84,7 +84,7 @@
 	<div class="flex flex-wrap items-end gap-x-8 gap-y-2">
 		{#if way === 'none' && winding.toDepth}
 			<div>
-				<p class="figure text-[16px] text-soft">stop at this depth below the rim</p>
+				<p class="figure text-[16px] text-soft">stop at this depth</p>
 				<p class="figure leading-none">
 					<span class="px-1 text-[112px] font-bold tracking-tighter marked" data-figure>{stopAmount}</span
 					><span class="ml-2 text-[36px] font-medium">{stopUnit}</span>
@@ -124,7 +124,7 @@
 					({showSmallRange(winding.gap.range.low, winding.gap.range.high, units)})
 				</dd>
 			{/if}
-			<dt class="text-soft">a turn takes</dt>
+			<dt class="text-soft">per turn</dt>
 			<dd>{showRetrieve(winding.now.retrieveMm, units)}</dd>
 		</dl>
 	</div>
@@ -135,7 +135,7 @@
 		{#if winding.stage === 'stop'}
 			{winding.toDepth
 				? `Stop and measure: ${stopDepth} below the rim. The depth decides.`
-				: 'All of it should be on.'}
+				: 'All of it should be on the spool.'}
 		{:else if winding.stage === 'near'}
 			<span class="px-1 marked">Nearly there: slow down.</span>
 		{/if}
@@ -164,8 +164,8 @@
 		{:else}
 			<p class="max-w-[60ch] text-[17px]">
 				Wind, and lay a rule across the rims now and then. {winding.toDepth
-					? 'The depth is all you need; turns only tell you when to start measuring.'
-					: 'It goes on to its end.'}
+					? 'You only need the depth. The turns tell you when to start measuring.'
+					: 'Wind on all of it.'}
 			</p>
 		{/if}
 	</div>

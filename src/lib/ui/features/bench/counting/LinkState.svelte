@@ -9,7 +9,7 @@
 		off: 'Not linked.',
 		connecting: 'Looking for the counter…',
 		linked: 'Linked.',
-		away: 'The counter is away. What it counts meanwhile comes when it is back.'
+		away: "The counter doesn't answer. Turns it counts meanwhile will arrive when it does."
 	};
 </script>
 
@@ -30,7 +30,7 @@
 	{/if}
 	{#if link.missed > 0}
 		<span data-missed
-			>{link.missed} {link.missed === 1 ? 'message' : 'messages'} lost, made good by the next.</span
+			>{link.missed} {link.missed === 1 ? 'message' : 'messages'} lost, made up for by the next one.</span
 		>
 	{/if}
 </p>

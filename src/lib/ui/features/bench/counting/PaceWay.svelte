@@ -82,6 +82,6 @@
 	</label>
 </div>
 <p class="mt-2 max-w-[60ch] text-[16px] text-soft">
-	Wind along with the tick; or set the pace of a drill or winder and start and stop the two together. A pace
+	Wind along with the tick. Or set the pace of your drill or winder, and start and stop both together. A pace
 	is a guess: read the depth before you trust it.
 </p>

@@ -42,9 +42,9 @@
 	}
 	const SYNC = {
 		idle: '',
-		waiting: 'Counted, being saved',
+		waiting: 'Counted, saving',
 		saved: 'Saved',
-		away: 'Counted here; the server is away'
+		away: 'Counted in this browser; Wendle sends it when the server answers again'
 	};
 </script>
 
@@ -56,7 +56,7 @@
 	}}
 >
 	<Field
-		label="At a pause: depth below the rim"
+		label="Depth now, from the rim down"
 		value={depth}
 		aside={small}
 		error={trouble}
@@ -76,7 +76,7 @@
 		}}
 	>
 		<Field
-			label="Turns that are really on"
+			label="Turns that are on"
 			inputmode="numeric"
 			value={turns}
 			error={wrong}
@@ -87,7 +87,7 @@
 </div>
 {#if winding.lost && !winding.placed}
 	<p class="mt-2 max-w-[60ch] text-[19px] text-warn" role="status" data-lost>
-		The count is lost. Read the depth, and Wendle goes on from there.
+		Wendle knows that you lost count. Read the depth, and Wendle goes on from there.
 	</p>
 {/if}
 <p

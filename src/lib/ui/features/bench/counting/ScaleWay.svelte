@@ -61,13 +61,13 @@
 			aside="g"
 			value={after}
 			error={bad(after) ??
-				(weighed && !weighed.ok ? 'It weighs no less than before: check both.' : undefined)}
+				(weighed && !weighed.ok ? 'The spool weighs no less than before. Check both weights.' : undefined)}
 			oninput={(value) => (after = value)}
 		/>
 	</div>
 	{#if weighed?.ok && turns !== undefined}
 		<p class="mt-3 text-[19px]" data-weighed>
-			{showLong(weighed.value.lengthMm, preferences.units)} has left it, give or take
+			{showLong(weighed.value.lengthMm, preferences.units)} has gone on, give or take
 			{showLong(weighed.value.spreadMm, preferences.units)}: about {showTurns(turns)} turns.
 		</p>
 		<button
@@ -80,6 +80,7 @@
 	{/if}
 {:else}
 	<p class="max-w-[60ch] text-[17px]">
-		Only a strand of one thickness can be weighed on: this one tapers. Count it, or wind it to its end.
+		Weighing only works for a strand of one thickness, and this one tapers. Count its turns, or wind on all of
+		it.
 	</p>
 {/if}

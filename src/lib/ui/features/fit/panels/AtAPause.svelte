@@ -67,7 +67,7 @@
 		oninput={(value) => (turns = value)}
 	/>
 	<Field
-		label="Depth now, below the rim"
+		label="Depth now, from the rim down"
 		value={depth}
 		aside={small}
 		error={issue('depthMm')}
@@ -96,7 +96,7 @@
 			<dd class="text-[13px] text-soft">{showLong(told.value.lengthSoFarMm, units)} on so far</dd>
 		</div>
 		<div>
-			<dt class="text-[13px] text-soft">{workout.fit.solved ? 'to a stop at' : 'it ends at'}</dt>
+			<dt class="text-[13px] text-soft">{workout.fit.solved ? 'stop at' : 'the depth where it ends'}</dt>
 			<dd class="text-[20px] font-semibold">{showSmall(told.value.stopDepthMm, units)}</dd>
 			<dd class="text-[13px] text-soft">below the rim</dd>
 		</div>
@@ -108,12 +108,12 @@
 	</dl>
 	{#if told.value.surprise}
 		<p class="mt-2 text-[15px] text-warn" role="status" data-surprise>
-			This depth is far from what these turns should come to, so it was left out. Read it again, and check the
+			This depth is far from what these turns should give, so Wendle left it out. Read it again, and check the
 			count.
 		</p>
 	{/if}
 	<p class="mt-2 text-[14px] text-soft">
-		The whole comes to {showLongRange(
+		In all that is {showLongRange(
 			told.value.lengthSoFarMm + ranges.lengthMm.low,
 			told.value.lengthSoFarMm + ranges.lengthMm.high,
 			units
@@ -122,19 +122,19 @@
 			ranges.gapByDepthMm.low,
 			ranges.gapByDepthMm.high,
 			units
-		)}, by turns {showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, nine times in ten.
+		)}, by turns {showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}, 9 times out of 10.
 	</p>
 {:else if !told}
 	<p class="mt-2 text-[14px] text-soft">
-		Stop at about four fifths, lay the rule across the rims, and type both. An early pause says little, a late
-		one a lot.
+		Pause when about four fifths of the backing is on, lay the rule across the rims, and type both numbers. An
+		early pause tells you little, a late one a lot.
 	</p>
 {/if}
 
-<h3 class="mt-6 text-[15px] font-semibold">The line is on, and the gap is not right</h3>
+<h3 class="mt-6 text-[15px] font-semibold">The line is on, and the gap isn't right</h3>
 <div class="mt-1 grid grid-cols-[11rem_1fr] items-end gap-5">
 	<Field
-		label="Gap as it came out"
+		label="Gap that you measure"
 		value={seen}
 		aside={small}
 		error={corrected && !corrected.ok ? wordIssue(corrected.issues[0]!).message : undefined}
@@ -144,14 +144,14 @@
 		{@const { backingChangeMm, turns: change } = corrected.value}
 		<p class="text-[16px]" data-correct>
 			{#if Math.abs(change) < 1}
-				As planned: nothing to change.
+				As planned. There is nothing to change.
 			{:else}
 				{backingChangeMm < 0 ? 'Take off' : 'Add'}
 				<strong class="figure">{showLong(Math.abs(backingChangeMm), units)}</strong> of backing,
 				<strong class="figure">{showTurns(Math.abs(change))}</strong> turns of it.
 			{/if}
 			{#if corrected.value.surprise}
-				<span class="text-warn">That gap is far from what was planned: measure it again first.</span>
+				<span class="text-warn">That gap is far from what was planned. Measure it again first.</span>
 			{/if}
 		</p>
 	{/if}

@@ -88,8 +88,8 @@
 	</p>
 {/if}
 <p class="mt-1 text-[13.5px] text-soft">
-	The cut is the high end of the range with its knots: a little too much can be trimmed, too little cannot.
-	Sizes sold and knot allowances are common practice.
+	The length to cut is the high end of the range plus the knots. You can trim a little too much, but you can't
+	add a little too little. The sizes sold and the knot allowances are common practice.
 </p>
 
 {#if gauge && plan}
@@ -102,9 +102,9 @@
 		</div>
 		<div class="max-w-[24rem] min-w-52 flex-1 space-y-3 text-[14.5px]">
 			<p>
-				Cut the strip out and stand it on the arbor. Wind backing to the lower line, then the fly line comes
-				to the upper one. The bar has to measure {CONTROL_MM} mm: a screen rarely shows it so, a printer at 100
-				% does.
+				Cut the strip out and stand it on the arbor. Wind backing up to the lower line, and the fly line then
+				comes up to the upper one. The bar has to measure {CONTROL_MM} mm. A printer at 100 % prints it true to
+				size; a screen rarely shows it so.
 			</p>
 			<div class="flex flex-wrap gap-2">
 				<button type="button" class="action-quiet" onclick={print}><Printer size={14} />Print</button>

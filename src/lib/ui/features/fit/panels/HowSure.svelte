@@ -68,9 +68,9 @@
 		{#if aside.running}
 			{aside.progress.toLocaleString('en')} of {TRIALS.toLocaleString('en')}
 		{:else if simulated}
-			{simulated.trials.toLocaleString('en')} spools tried, each as likely as the ranges say
+			{simulated.trials.toLocaleString('en')} spools tried, each as likely as the uncertainties say
 		{:else if aside.failed}
-			the ranges are wider than the spool: measure first
+			the uncertainties are larger than the spool: measure the spool first
 		{/if}
 	</p>
 </div>
@@ -83,7 +83,7 @@
 			height={HEIGHT + 42}
 			class="drawing block max-w-full"
 			role="img"
-			aria-label="Distribution of the final gap: nine times in ten from {showSmall(
+			aria-label="Distribution of the final gap: 9 times out of 10 from {showSmall(
 				simulated.gapMm.p05,
 				units
 			)} to {showSmall(simulated.gapMm.p95, units)}"
@@ -112,7 +112,7 @@
 	</div>
 	<dl class="figure mt-2 grid grid-cols-2 gap-x-6 gap-y-2 text-[15px] sm:grid-cols-3">
 		<div>
-			<dt class="text-[13px] text-soft">gap, nine times in ten</dt>
+			<dt class="text-[13px] text-soft">gap, 9 times out of 10</dt>
 			<dd class="text-[19px] font-semibold" data-sure="gap">
 				{showSmall(simulated.gapMm.p05, units)} to {showSmall(simulated.gapMm.p95, units)}
 			</dd>

@@ -38,8 +38,8 @@
 		{@const others = roomy(reply.value.spools)}
 		<p class="mt-2 text-[14.5px]">
 			{others.length > 0
-				? 'Of your other spools, these take it:'
-				: 'None of your other spools takes it either.'}
+				? 'It fits these of your other spools:'
+				: "It doesn't fit any of your other spools either."}
 		</p>
 		<ul class="list-disc pl-5">
 			{#each others as { id, name, lengthMm } (id)}

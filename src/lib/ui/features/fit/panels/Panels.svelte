@@ -7,10 +7,10 @@
 
 	type Panel = Component<{ fit: FitState }>;
 	const PANELS: readonly { slug: string; label: string; load: () => Promise<{ default: Panel }> }[] = [
-		{ slug: 'sure', label: 'How sure', load: () => import('./HowSure.svelte') },
-		{ slug: 'ways', label: 'Which way', load: () => import('./WhichWay.svelte') },
-		{ slug: 'pause', label: 'At a pause', load: () => import('./AtAPause.svelte') },
-		{ slug: 'run', label: 'The run', load: () => import('./TheRun.svelte') },
+		{ slug: 'sure', label: 'How sure?', load: () => import('./HowSure.svelte') },
+		{ slug: 'ways', label: 'Compare methods', load: () => import('./WhichWay.svelte') },
+		{ slug: 'pause', label: 'Check while winding', load: () => import('./AtAPause.svelte') },
+		{ slug: 'run', label: 'With a fish on', load: () => import('./TheRun.svelte') },
 		{ slug: 'swaps', label: 'Swaps', load: () => import('./Swaps.svelte') },
 		{ slug: 'list', label: 'Buy, cut, gauge', load: () => import('./BuyAndCut.svelte') }
 	];

@@ -27,11 +27,11 @@
 </script>
 
 {#if told && count > 0}
-	<h3 class="mt-5 text-[15px] font-semibold">Gaps foreseen, and found</h3>
+	<h3 class="mt-5 text-[15px] font-semibold">Gaps that Wendle foresaw, and gaps you found</h3>
 	<p class="mt-1 text-[14px] text-soft" data-promises>
 		{told.held} of {count}
 		{count === 1 ? 'gap' : 'gaps'} that you measured {told.held === 1 ? 'was' : 'were'} in the range that Wendle
-		gave. Nine in ten should be.
+		gave. 9 times out of 10, it should be.
 	</p>
 	<ul class="mt-2 space-y-1">
 		{#each told.promises as { recordId, spool, woundOn, foreseenMm, lowMm, highMm, foundMm, held } (recordId)}
@@ -61,8 +61,8 @@
 	</ul>
 	{#if few}
 		<p class="mt-2 text-[14px] text-warn">
-			That is too few. Something is not what these set-ups say: measure the spools and the backing again, and
-			check that each gap is measured to the same part of the reel.
+			That is too few, so something isn't as these set-ups say. Measure the spools and the backing again, and
+			check that you measure each gap to the same part of the reel.
 		</p>
 	{/if}
 {/if}

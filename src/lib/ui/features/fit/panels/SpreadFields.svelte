@@ -13,41 +13,48 @@
 	type Key = keyof SetupForm['fill']['spreads'];
 
 	const ROWS: readonly { key: Key; label: string; usual: number; share?: boolean; from: string }[] = [
-		{ key: 'rim', label: 'Across the rims', usual: DEFAULT_SPREADS.rimMm, from: 'cheap calipers or a rule' },
+		{
+			key: 'rim',
+			label: 'Across the rims',
+			usual: DEFAULT_SPREADS.rimMm,
+			from: 'with cheap calipers or a rule'
+		},
 		{ key: 'arbor', label: 'Across the arbor', usual: DEFAULT_SPREADS.arborMm, from: 'hard to reach' },
 		{
 			key: 'width',
 			label: 'Between the flanges',
 			usual: DEFAULT_SPREADS.widthMm,
-			from: 'cheap calipers or a rule'
+			from: 'with cheap calipers or a rule'
 		},
-		{ key: 'depth', label: 'Depth on a rule', usual: DEFAULT_SPREADS.depthMm, from: 'a steady eye' },
+		{ key: 'depth', label: 'Depth on a rule', usual: DEFAULT_SPREADS.depthMm, from: 'with a steady eye' },
 		{
 			key: 'diameter',
 			label: 'Backing, thickness',
 			usual: DEFAULT_SPREADS.diameterShare,
 			share: true,
-			from: 'between makers, from memory'
+			from: 'differs between makers, from memory'
 		},
 		{
 			key: 'bulk',
 			label: 'Line, bulk',
 			usual: DEFAULT_SPREADS.bulkShare,
 			share: true,
-			from: 'between makers, from memory'
+			from: 'differs between makers, from memory'
 		},
 		{
 			key: 'lay',
 			label: 'Tightness',
 			usual: DEFAULT_SPREADS.layShare,
 			share: true,
-			from: 'between hands, from memory'
+			from: 'differs between people, from memory'
 		}
 	];
 </script>
 
 <details class="mt-4">
-	<summary class="figure cursor-pointer text-[14px] text-soft">How far each may be off (1σ), and why</summary>
+	<summary class="figure cursor-pointer text-[14px] text-soft"
+		>How far off each measure may be (1σ), and why</summary
+	>
 	<div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
 		{#each ROWS as { key, label, usual, share, from } (key)}
 			<div>
@@ -69,6 +76,7 @@
 		{/each}
 	</div>
 	<p class="mt-2 text-[13.5px] text-soft">
-		All are assumptions until you put your own. A part known by wraps, weight or table carries its own spread.
+		These are assumptions until you type your own. A strand measured by wraps, by weight or by its table has
+		its own uncertainty.
 	</p>
 </details>

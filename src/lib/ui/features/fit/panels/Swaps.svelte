@@ -50,7 +50,7 @@
 </script>
 
 <p class="text-[14.5px] text-soft">
-	Heads, tips or lines that take the place of one here, over the same backing: the gap of each.
+	Other heads, tips or lines over the same backing, and the gap that each one leaves.
 </p>
 <ul class="mt-2 divide-y divide-hair">
 	{#each fill.swaps as swap, i (swap.id)}
@@ -102,7 +102,7 @@
 {/if}
 
 {#if runningIndex >= 0}
-	<h3 class="mt-6 text-[15px] font-semibold">How far did it go?</h3>
+	<h3 class="mt-6 text-[15px] font-semibold">How far did the cast go?</h3>
 	<div class="mt-1 grid grid-cols-[8rem_8rem_1fr] items-end gap-5">
 		<Field label="Colours out" value={bands} placeholder="4" aside="" oninput={(value) => (bands = value)} />
 		<Field label="each of" value={band} placeholder="10 ft" aside="" oninput={(value) => (band = value)} />

@@ -220,8 +220,8 @@
 				units
 			)} short.
 			{ways.length > 0
-				? 'What would make it enough:'
-				: 'No thinner backing, smaller gap or shorter line makes it enough on this spool.'}
+				? 'What would give you enough:'
+				: 'No thinner backing, smaller gap or shorter line gives you enough on this spool.'}
 		{/if}
 	</p>
 	{#if ways.length > 0}

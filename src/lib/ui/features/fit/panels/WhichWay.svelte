@@ -17,10 +17,13 @@
 		'by-eye': ['By eye', 'stop when it looks right'],
 		'coil-drop': ['Coil drop', 'lay the tied coil on the backing and look'],
 		calculation: ['Calculated length', 'measure off the length above'],
-		'stop-depth': ['Calculated depth', 'a rule across the rims, stop at the depth above'],
-		checkpoint: ['With a pause', 'stop at four fifths, read turns and depth, count the rest'],
-		'half-fit': ['Half-fit', 'line alone on the bare arbor, read its depth, take it off'],
-		'reverse-fill': ['Reverse fill', 'line first, backing over it to the gap, all off, all on again']
+		'stop-depth': ['Calculated depth', 'lay a rule across the rims, and stop at the depth above'],
+		checkpoint: ['With a pause', 'pause at four fifths, read turns and depth, count the rest'],
+		'half-fit': ['Half-fit', 'wind the line alone on the bare arbor, read its depth, take it off'],
+		'reverse-fill': [
+			'Reverse fill',
+			'wind the line first, then backing over it up to the gap, take all of it off, and wind all of it on again'
+		]
 	};
 
 	const aside = new Aside(() => {
@@ -44,8 +47,8 @@
 	>
 		<strong>{NAMES[ladder.recommended][0]}</strong>: {NAMES[ladder.recommended][1]}.
 		{ladder.because === 'least-work-that-is-safe'
-			? `It keeps the gap within ${showSmall(recommended.gapError95Mm, units)} nineteen times in twenty${recommended.extraTurns < 1 ? ', and winds nothing twice' : ', with the least winding of those that do'}.`
-			: `Nothing is sure here; this errs least, by up to ${showSmall(recommended.gapError95Mm, units)}.`}
+			? `It keeps the gap within ${showSmall(recommended.gapError95Mm, units)} 19 times out of 20${recommended.extraTurns < 1 ? ', and winds nothing twice' : ', with the least winding of the methods that do'}.`
+			: `No method is certain here. This one is the closest, off by up to ${showSmall(recommended.gapError95Mm, units)}.`}
 	</p>
 	<table class="figure mt-3 w-full text-[14.5px]">
 		<thead>
@@ -83,38 +86,40 @@
 		</tbody>
 	</table>
 	<p class="mt-2 text-[13.5px] text-soft">
-		Each way played 600 times on spools as likely as yours, with noisy readings; on and off both count as
-		turns. By eye and coil drop are put at 2 and 1.5 mm, assumptions.
+		Wendle played each method 600 times on spools as likely as yours, with readings that are a little off.
+		Winding on and winding off both count as turns. By eye is assumed to be off by 2 mm, and coil drop by 1.5
+		mm.
 	</p>
 {:else if fit.workout && !fit.workout.fit.solved}
-	<p class="text-soft">Every length is given here, so there is nothing to find.</p>
+	<p class="text-soft">You've given every length, so there is nothing to find.</p>
 {:else if aside.failed}
-	<p class="text-soft">Nothing goes under this line, so there is nothing to find.</p>
+	<p class="text-soft">No backing goes under this line, so there is nothing to find.</p>
 {:else}
-	<p class="text-soft" role="status">Playing them …</p>
+	<p class="text-soft" role="status">Working it out …</p>
 {/if}
 
 <h3 class="mt-5 text-[15px] font-semibold">Half-fit and reverse fill, step by step</h3>
 <ol class="mt-1 list-decimal space-y-1 pl-5 text-[14.5px]">
 	<li>Tape the rear end of the line to the bare arbor and wind all of it on, evenly.</li>
 	<li>
-		Lay the rule across the rims in two places; type the mean depth here. Half-fit: take it off, and you are
-		done.
+		Lay the rule across the rims in two places, and type the mean depth here. For a half-fit, take the line
+		off: you are done.
 	</li>
 	<li>
-		Reverse fill: tape the backing to the line's front end and wind it over, counting, until the gap is right.
+		For a reverse fill, tape the backing to the line's front end and wind it over the line, counting, until
+		the gap is right.
 	</li>
-	<li>Type the turns, cut the backing there, take it all off, and wind it on again in the right order.</li>
+	<li>Type the turns, cut the backing there, take all of it off, and wind it on again in the right order.</li>
 </ol>
 <div class="mt-2 grid grid-cols-2 gap-5">
 	<LengthField
 		{fit}
 		unit={smallUnit(units)}
-		label="The line alone stands at"
+		label="Depth with the line alone"
 		path={['fill', 'halfFit']}
 		get={({ fill }) => fill.halfFit}
 		set={({ fill }, value) => (fill.halfFit = value)}
-		placeholder="below the rim"
+		placeholder="from the rim down"
 	/>
 	<Field
 		label="Turns of backing over it"
@@ -129,7 +134,7 @@
 {#if fit.workout?.halfFitted}
 	<p class="mt-2 text-[14px] text-soft">
 		{fit.form.fill.reverseTurns.trim() !== ''
-			? 'Length, turns and depth now rest on what line and backing really take on this spool.'
-			: 'The stop depth now rests on what this line really takes on this spool, whatever its label says.'}
+			? 'The length, the turns and the depth now come from the room that your line and backing really take on this spool.'
+			: 'The stop depth now comes from the room that this line really takes on this spool, whatever its label says.'}
 	</p>
 {/if}

@@ -6,8 +6,8 @@ const SPOOL_INPUTS: Partial<Record<Share['key'], string>> = {
 	arbor: 'across the arbor',
 	width: 'between the flanges',
 	frame: 'inside the frame',
-	rating: 'the figure itself',
-	'rated-gap': 'the gap that figure leaves',
+	rating: "the box's figure",
+	'rated-gap': 'the gap that the figure leaves',
 	'arbor-shape': 'the shape of the arbor, not measured',
 	'width-shape': 'the width, not measured',
 	lay: 'how tightly you wind',
@@ -28,17 +28,17 @@ export function inputName({ key, component }: Omit<Share, 'share'>, workout: Wor
 
 /** What to do about it. */
 export const BETTER: Partial<Record<Share['key'], string>> = {
-	rim: 'calipers across both rims, in two places',
-	arbor: 'calipers on the bare arbor',
-	width: 'inside jaws, half way down',
-	frame: 'calipers inside the frame',
-	rating: 'measure rim, arbor and width instead',
+	rim: 'measure across both rims with calipers, in two places',
+	arbor: 'measure the bare arbor with calipers',
+	width: 'measure with the inside jaws, half way down',
+	frame: 'measure inside the frame with calipers',
+	rating: 'measure the rim, the arbor and the width instead',
 	'rated-gap': 'measure rim and width',
 	'arbor-shape': 'measure rim and width',
 	'width-shape': 'measure rim and width',
-	diameter: '20 wraps on a rule, or weigh ten metres',
-	bulk: 'a half-fit: wind it alone and read the depth',
-	lay: 'a half-fit, or a pause to read turns and depth',
+	diameter: 'lay 20 wraps on a rule, or weigh ten metres',
+	bulk: 'do a half-fit: wind the line alone and read the depth',
+	lay: 'do a half-fit, or pause to read turns and depth',
 	'depth-reading': 'read in two places and take the mean'
 };
 

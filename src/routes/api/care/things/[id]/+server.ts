@@ -6,7 +6,7 @@ import { ComponentForm } from '$lib/setup/form';
 import type { RequestEvent } from './$types';
 
 export const GET = reading(
-	'How a line that was brought in is described, and the version of that',
+	'How a line that was brought in is described, with its version',
 	{ answer: Version.extend({ component: ComponentForm }), what: 'line that you brought' },
 	({ params }: RequestEvent) => brought(params.id)
 );

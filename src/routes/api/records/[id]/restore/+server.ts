@@ -2,6 +2,6 @@ import { acting } from '$lib/server/http';
 import { takeBackWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
-export const POST = acting('Count a winding again that was undone', (asked, { params }: RequestEvent) =>
+export const POST = acting('Bring back a winding that was undone', (asked, { params }: RequestEvent) =>
 	takeBackWinding(asked, params.id, false)
 );

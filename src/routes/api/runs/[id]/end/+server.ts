@@ -6,7 +6,7 @@ import type { RequestEvent } from './$types';
 
 export const POST = writing(
 	{
-		summary: 'End a job that winds nothing new, and write down what it came to',
+		summary: 'End a job that winds nothing new, and save what it came to',
 		body: EndRun,
 		answer: Ended,
 		hasOwnId: true

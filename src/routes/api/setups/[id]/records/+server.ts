@@ -5,7 +5,7 @@ import { recordWinding } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const POST = writing(
-	{ summary: 'Write down how a winding turned out', body: WriteWinding, answer: Id, status: 201 },
+	{ summary: 'Save a winding', body: WriteWinding, answer: Id, status: 201 },
 	(asked, { run, ...typed }, { params, locals }: RequestEvent) =>
 		recordWinding(asked, params.id, typed, locals.units, locals.schools, run)
 );

@@ -6,7 +6,7 @@ import { mend, setAside, unreadableText } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const GET = described(
-	fileOperation('The text of an entry that cannot be read, as it is kept', 'application/json'),
+	fileOperation("The text of an entry that Wendle can't read", 'application/json'),
 	async ({ params: { table, id } }: RequestEvent): Promise<Response> => {
 		const found = isUnreadableTable(table) ? await unreadableText(table, id) : undefined;
 		if (!found) return notFound('entry');
@@ -20,7 +20,7 @@ export const GET = described(
 );
 
 export const PUT = writing(
-	{ summary: 'Keep another text in its place, if it can be read', body: MendText, status: 204 },
+	{ summary: 'Replace the text, if Wendle can read the new one', body: MendText, status: 204 },
 	async (asked, { text }, { params: { table, id } }: RequestEvent) =>
 		isUnreadableTable(table) ? mend(asked, table, id, text) : gone('entry')
 );

@@ -5,7 +5,7 @@ import { restoreFormer } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const POST = acting(
-	'Put the newest earlier version that can be read in its place',
+	'Restore the newest earlier version that Wendle can read',
 	async (asked, { params: { table, id } }: RequestEvent) =>
 		isUnreadableTable(table) ? restoreFormer(asked, table, id) : gone('entry')
 );
