@@ -141,7 +141,7 @@ test('a step at the bench shows the knot that is tied in it', async ({ page, dem
 	// A sinking line takes more wraps.
 	await expect(page.getByRole('spinbutton', { name: 'wraps' })).toHaveValue('8');
 	await page.goto('/knots/granny');
-	await expect(page.getByText('Wendle doesn't have a drawing of that knot. Go back to Knots.')).toBeVisible();
+	await expect(page.getByText("Wendle doesn't have a drawing of that knot. Go back to Knots.")).toBeVisible();
 });
 
 for (const theme of ['light', 'dark'] as const)

@@ -13,6 +13,8 @@ declare global {
 			zone: string | undefined;
 			/** The person's own ways, where people differ. */
 			schools: ChosenTechniques;
+			/** How the person writes English: for days. */
+			locale: string;
 			/** Who winds at this device; empty while nobody said. */
 			winder: string;
 		}

@@ -8,6 +8,7 @@ import {
 	ZONE_COOKIE
 } from '$lib/ui/state/cookies';
 import { readTechniques } from '$lib/ui/state/techniques-cookie';
+import { localeOf } from '$lib/wording/dates';
 import { UNITS_COOKIE } from '$lib/wording/units';
 import { closeDatabase } from '$lib/server/db';
 import { todayIn } from '$lib/server/today';
@@ -25,6 +26,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.zone = event.cookies.get(ZONE_COOKIE);
 	event.locals.today = todayIn(event.locals.zone);
 	event.locals.schools = readTechniques(event.cookies.get(TECHNIQUES_COOKIE));
+	event.locals.locale = localeOf(event.request.headers.get('accept-language'));
 	event.locals.winder = (event.cookies.get(WINDER_COOKIE) ?? '').slice(0, MOST_NAME);
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),

@@ -5,5 +5,6 @@ export const load: LayoutServerLoad = ({ locals }) => ({
 	theme: locals.theme,
 	schools: locals.schools,
 	winder: locals.winder,
+	locale: locals.locale,
 	today: locals.today
 });

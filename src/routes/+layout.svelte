@@ -9,7 +9,14 @@
 
 	let { data, children } = $props();
 	// svelte-ignore state_referenced_locally
-	const preferences = providePreferences(data.units, data.theme, data.schools, data.winder, data.today);
+	const preferences = providePreferences(
+		data.units,
+		data.theme,
+		data.schools,
+		data.winder,
+		data.locale,
+		data.today
+	);
 	let help = $state(false);
 	/** The keys come when they are first asked for, and stay, so that the focus finds its way back. */
 	let asked = $state(false);

@@ -20,7 +20,7 @@ describe('the label of a coil', () => {
 		const label = coilLabel(LINE, state, 'yd-mm');
 		expect(label.name).toBe('Floating 6');
 		expect(label.lines.slice(0, 3)).toEqual(['line, 30 yd', 'rear end first', 'box']);
-		expect(label.foot).toMatch(/^2026-04-01; twist \d\.\d a metre left$/);
+		expect(label.foot).toMatch(/^1 Apr 2026; twist \d\.\d a metre left$/);
 	});
 	it('backing has neither a rear end nor a twist worth saying', () => {
 		const label = coilLabel({ ...LINE, kind: 'backing' }, state, 'm-mm');

@@ -12,6 +12,7 @@ import type { Label } from './label';
 import { newSetup } from '$lib/setup/presets';
 import { readParts } from '$lib/setup/read-strands';
 import type { ComponentForm } from '$lib/setup/form';
+import { showDay } from '$lib/wording/dates';
 import { DEFAULT_UNITS, showLong, type UnitSystem } from '$lib/wording/units';
 
 /** Taken off by a spool that turned, its rear end came last and lies outermost: the end that goes to the reel again. */
@@ -20,7 +21,7 @@ const FIRST_END = 'rear end first';
 /** What stands on the label of a coil: what it is, which end comes first, its twist, since when it lies there. */
 export function coilLabel(kept: Strand, state: CareState, units: UnitSystem): Label {
 	const since = state.last.moved?.day ?? state.last.came?.day;
-	const day = since?.toString() ?? '';
+	const day = since ? showDay(since) : '';
 	const { mean } = state.twist.perMetre;
 	const at = state.whereabouts;
 	const backing = kept.kind === 'backing';

@@ -12,6 +12,7 @@ import {
 } from '$lib/core';
 import type { SetupForm } from '$lib/setup/form';
 import type { Workout } from '$lib/setup/evaluate-form';
+import { shoppingOf } from './shopping';
 
 /** Strength in the name of a backing: "polyester-30" is sold as 30 lb. */
 const strengthLb = (slug: string | undefined): number | undefined => {
@@ -80,7 +81,7 @@ export function jobOf(
 	const bare = (stop?.lengthMm ?? 0) < LEAST_BACKING_MM;
 	const parts = partsOf(form, workout).filter((_, i) => !(bare && i === stopIndex));
 	const stopPart = bare ? undefined : workout.parts[stopIndex]?.id;
-	return {
+	const job: JobSetup = {
 		hand: spool.hand,
 		cage: spool.cage,
 		arborTurns: fill.arborTurns,
@@ -89,6 +90,14 @@ export function jobOf(
 		schools: techniquesOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
 		plan: planOf(workout, bare, now)
+	};
+	const cuts = new Map(shoppingOf(workout, job).map(({ id, cut }) => [id, cut.cutMm]));
+	return {
+		...job,
+		parts: parts.map((part) => {
+			const cutMm = cuts.get(part.id);
+			return cutMm === undefined ? part : { ...part, cutMm };
+		})
 	};
 }
 

@@ -1,4 +1,5 @@
 import type { Winding } from '$lib/inventory/winding';
+import { showDay } from '$lib/wording/dates';
 import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import { asWound } from '$lib/inventory/wound';
 
@@ -37,6 +38,6 @@ export function labelOf(record: Winding, units: UnitSystem): Label | undefined {
 			)
 			.reverse()
 			.concat(`${record.form.spool.hand}-hand wind`),
-		foot: `${gap}; ${record.woundOn.toString()}`
+		foot: `${gap}; ${showDay(record.woundOn)}`
 	};
 }

@@ -84,7 +84,7 @@ describe('phrases', () => {
 		const step = jobSteps(job).find(({ id }) => id === 'wind:backing')!;
 		const said = spoken(step, 'yd-mm');
 		expect(said).toMatch(/^Wind the backing\. Stop at this depth below the rim: \d+\.\d mm/);
-		expect(said).toContain('Right when: Flat from flange to flange');
+		expect(said).toContain('It should look like this: The backing is flat from flange to flange');
 	});
 	it.each([
 		[20, '1 min'],
@@ -101,7 +101,7 @@ describe("the spool's label", () => {
 	it('says what is on it from the outside in, the gap and the day', () => {
 		const label = labelOf(record(), 'yd-mm')!;
 		expect(label.lines).toEqual(['WF5F, 30 yd', '150 yd 20 lb polyester', 'left-hand wind']);
-		expect(label.foot).toBe('gap 4.5 mm; 2026-05-01');
+		expect(label.foot).toBe('gap 4.5 mm; 1 May 2026');
 	});
 	it('says about, and planned, of what was not measured', () => {
 		const label = labelOf(record({ gapMm: null, backingMeasured: false }), 'm-mm')!;
@@ -124,7 +124,7 @@ describe('planned against actual', () => {
 		expect(run.cells.time).toEqual({ planned: '50 min', actual: '1 h' });
 		expect(run).toMatchObject({ hand: 'right', who: 'the guide', photos: ['p1'] });
 		expect(run.remarks).toEqual(['Level.', 'A little high on the left.']);
-		expect(run.troubles).toEqual(['It is heaped on one side, or loose']);
+		expect(run.troubles).toEqual(["It's heaped on one side, or loose"]);
 	});
 	it('a winding without a run, or without readings, has dashes there', () => {
 		const run = pastRun(record({ run: null, turns: null, depthMm: null, gapMm: null }), 'yd-mm');

@@ -150,7 +150,7 @@ export type { Tool } from './procedure/tools';
 export { expectedSeconds, learnTempo, type Tempo } from './procedure/times';
 export { isEnough, moreBacking, QUARRIES, type MoreBacking } from './judge/enough';
 export { rightLength, type RightLength } from './judge/given';
-export { cutFor } from './judge/shopping';
+export { cutFor, type Cut } from './judge/shopping';
 export { COUNTED_BY, type RunEvent } from './run/events';
 export { runState, undoOf, type LogEntry, type RunReading, type RunState } from './run/state';
 export { runSeconds, stepTimes, timedSteps } from './run/timing';

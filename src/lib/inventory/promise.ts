@@ -18,6 +18,9 @@ export type GapPromise = z.infer<typeof GapPromise>;
 
 export const GapPromises = z.object({
 	promises: z.array(GapPromise),
-	held: z.number().int().meta({ description: 'How many gaps lay within their range. Nine in ten should.' })
+	held: z
+		.number()
+		.int()
+		.meta({ description: 'How many gaps were within their range. 9 out of 10 should be.' })
 });
 export type GapPromises = z.infer<typeof GapPromises>;

@@ -5,7 +5,7 @@ import { settleSetup } from './settle';
 import { newSetup } from './presets';
 import { SetupForm } from './form';
 import { type WindingForm } from '$lib/inventory/winding';
-import { showLeader, showLong, showSmall, showToBuy } from '$lib/wording/units';
+import { showLeader, showLong, showSmall, showToCut } from '$lib/wording/units';
 import { wordIssue } from '$lib/wording/issues';
 import { jobSteps } from '$lib/core';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
@@ -139,6 +139,6 @@ describe('units shown', () => {
 		expect(showSmall(11.43, 'yd-in')).toBe('0.45 in');
 		expect(showLeader(2743.2, 'yd-mm')).toBe('9 ft');
 		expect(showLeader(2286, 'yd-mm')).toBe('7.5 ft');
-		expect(showToBuy(160_400, 'yd-mm')).toBe('180 yd');
+		expect(showToCut(160_400, 'yd-mm')).toBe('180 yd');
 	});
 });

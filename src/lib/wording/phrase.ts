@@ -1,10 +1,11 @@
 import type { Phrase, Sentence, Step } from '$lib/core';
-import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from './units';
+import { showLeader, showLong, showSmall, showToCut, showTurns, type UnitSystem } from './units';
 
 /** A piece of an instruction in the person's units. */
 export function phraseText(phrase: Phrase, units: UnitSystem): string {
 	if (typeof phrase === 'string') return phrase;
 	if ('longMm' in phrase) return showLong(phrase.longMm, units);
+	if ('toCutMm' in phrase) return showToCut(phrase.toCutMm, units);
 	if ('leaderMm' in phrase) return showLeader(phrase.leaderMm, units);
 	if ('smallMm' in phrase) return showSmall(phrase.smallMm, units);
 	return showTurns(phrase.turns);
@@ -23,8 +24,10 @@ export const spoken = (step: Step, units: UnitSystem): string =>
 				]
 			: []),
 		...step.instructions.map((instruction) => sentence(instruction, units)),
-		`Right when: ${sentence(step.right, units)}`
-	].join('. ');
+		`It should look like this: ${sentence(step.right, units)}`
+	]
+		.map((said) => (/[.!?]$/.test(said) ? said : `${said}.`))
+		.join(' ');
 
 /** "about 25 min", "1 h 10 min": to five minutes once it is long, since nobody knows it better. */
 export function showDuration(seconds: number): string {

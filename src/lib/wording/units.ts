@@ -37,6 +37,6 @@ export const showLongRange = (lowMm: number, highMm: number, units: UnitSystem):
 export const showSmallRange = (lowMm: number, highMm: number, units: UnitSystem): string =>
 	formatRange(lowMm, highMm, smallUnit(units));
 
-/** A length to buy: rounded up to a whole five of the unit. */
-export const showToBuy = (mm: number, units: UnitSystem): string =>
+/** A length to cut: rounded up to a whole five of the unit. */
+export const showToCut = (mm: number, units: UnitSystem): string =>
 	`${Math.ceil(fromMm(mm, longUnit(units)) / 5) * 5} ${longUnit(units)}`;

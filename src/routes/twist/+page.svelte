@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 	import {
 		formatNumber,
 		machineSays,
@@ -10,7 +11,7 @@
 		type Transfer
 	} from '$lib/core';
 	import { questionQuery, type TwistQuestion } from '$lib/ui/state/twist-question';
-	import { showDay } from '$lib/ui/features/dates';
+	import { showDay } from '$lib/wording/dates';
 	import TwistedLine from '$lib/ui/charts/twist/TwistedLine.svelte';
 	import GettingItOut from '$lib/ui/features/twist/GettingItOut.svelte';
 	import LengthInput from '$lib/ui/features/twist/LengthInput.svelte';
@@ -19,6 +20,7 @@
 	import { UrlState } from '$lib/ui/state/url-state.svelte';
 
 	let { data } = $props();
+	const preferences = usePreferences();
 	const asked = new UrlState<TwistQuestion>(
 		() => data.question,
 		(changed) => {
@@ -72,7 +74,7 @@
 			</p>
 			<p class="figure text-[15px] text-soft">
 				{formatNumber(range.low, 1)} to {formatNumber(range.high, 1)} 9 times out of 10, left-handed below 0; {line.tested
-					? `loop test of ${showDay(line.tested)}`
+					? `loop test of ${showDay(line.tested, preferences.locale)}`
 					: 'no loop test yet'}. A day out adds about {formatNumber(line.growth.mean, 2)} a metre{line.growth
 					.sd < USUAL_GROWTH.sd
 					? ', by its loop tests'

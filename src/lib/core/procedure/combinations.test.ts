@@ -28,14 +28,14 @@ const COMBINATIONS: readonly Combination[] = [
 		hand: 'left',
 		cage: 'closed',
 		joint: 'loops',
-		must: ['Thread the closed cage first', 'before it goes round the arbor'],
+		must: ['Thread the closed cage first', 'before you take it round the arbor'],
 		not: ['spool out on the table']
 	},
 	{
 		hand: 'right',
 		cage: 'closed',
 		joint: 'nail',
-		must: ['closed cage', '5–7 turns', 'right-hand wind'],
+		must: ['closed cage', '5–7 wraps', 'right-hand wind'],
 		not: ["surgeon's loop", '7–10']
 	},
 	{
@@ -43,7 +43,7 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'open',
 		joint: 'nail',
 		stack: 'sinking',
-		must: ['7–10 turns'],
+		must: ['7–10 wraps'],
 		not: ['5–7', "surgeon's loop"]
 	},
 	{
@@ -51,7 +51,7 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'open',
 		joint: 'nail',
 		schools: { water: 'salt' },
-		must: ['7–10 turns'],
+		must: ['7–10 wraps'],
 		not: ['5–7']
 	},
 	{
@@ -105,7 +105,7 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'open',
 		joint: 'nail',
 		schools: { tag: 'trim' },
-		must: ['Trim the tags flush'],
+		must: ['Trim the tag ends flush'],
 		not: ['3–6 mm']
 	},
 	{
@@ -114,15 +114,15 @@ const COMBINATIONS: readonly Combination[] = [
 		joint: 'nail',
 		schools: { tag: 'leave' },
 		must: ['3–6 mm'],
-		not: ['Trim the tags flush']
+		not: ['Trim the tag ends flush']
 	},
 	{
 		hand: 'right',
 		cage: 'closed',
 		joint: 'loops',
 		stack: 'thin braid',
-		must: ['layer of tape round it first', 'thin-braid'],
-		not: ['5–8 ft of mono on first']
+		must: ['layer of tape round the arbor first', 'thin-braid'],
+		not: ['5–8 ft of mono first']
 	},
 	{
 		hand: 'right',
@@ -130,7 +130,7 @@ const COMBINATIONS: readonly Combination[] = [
 		joint: 'loops',
 		stack: 'thin braid',
 		schools: { grip: 'mono' },
-		must: ['5–8 ft of mono on first'],
+		must: ['5–8 ft of mono first'],
 		not: ['one layer of tape']
 	},
 	{
@@ -139,7 +139,7 @@ const COMBINATIONS: readonly Combination[] = [
 		joint: 'loops',
 		stack: 'thin braid',
 		schools: { grip: 'none' },
-		must: ['take all three turns'],
+		must: ['Take all three turns'],
 		not: ['one layer of tape', '5–8 ft of mono']
 	},
 	{
@@ -167,7 +167,7 @@ const COMBINATIONS: readonly Combination[] = [
 			"Find the head's rear end",
 			'coloured marker',
 			'Join head and tip',
-			'Heads come loose'
+			'head comes loose'
 		],
 		not: ['Wind the line"']
 	},
@@ -176,7 +176,7 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'closed',
 		stack: 'spey',
 		joint: 'nail',
-		must: ['Join head and tip: nail knot', '7–10 turns'],
+		must: ['Join head and tip: nail knot', '7–10 wraps'],
 		not: ['Join head and tip: loop']
 	},
 	{
@@ -255,7 +255,7 @@ const COMBINATIONS: readonly Combination[] = [
 		hand: 'left',
 		cage: 'open',
 		schools: { mount: 'butt', ...fresh },
-		must: ['rod butt alone', 'rings locked'],
+		must: ['rod butt alone', 'lock the rings'],
 		not: ['"drill"', 'rubber cup']
 	},
 	{ hand: 'left', cage: 'open', schools: { mount: 'table' }, must: ['on the table'], not: ['rod butt alone'] }

@@ -7,12 +7,14 @@ export const gapStep = ({ plan }: JobSetup): Step =>
 	step('gap', {
 		title: 'Look at the gap',
 		instructions: [
-			['Measure from the line to the nearest part of the frame, else to the rim, in two places.'],
-			['Write it in: that says whether anything should be taken off or added.']
+			[
+				'Measure from the line to the nearest part of the frame, or to the rim if there is no frame. Do it in two places.'
+			],
+			['Type it in. Wendle then says whether to take backing off or add some.']
 		],
-		right: ['About ', { smallMm: plan.gapMm }, ' all round, and nothing rubs through a whole turn.'],
+		right: ['About ', { smallMm: plan.gapMm }, ' all round, and nothing rubs when you turn the spool once.'],
 		wrong: ['The line rubs on a pillar, or the reel looks half empty.'],
-		then: ['A little too full can be trimmed; too little cannot. Open "Something is wrong".'],
+		then: ['You can trim a little too much backing, but not a little too little. Open "Something is wrong".'],
 		cautions: [],
 		figure: { label: 'Gap when all of it is on', value: { smallMm: plan.gapMm }, beside: [] },
 		seconds: PREPARING_SECONDS.gap
@@ -31,7 +33,7 @@ export function leaderStep(setup: JobSetup): Step {
 		],
 		instructions: [
 			[
-				'Hold the coil over three spread fingers, unwind the turns of its butt, and pull it off from the small end.'
+				'Hold the coil over three spread fingers, unwind the turns of its thick end (the butt), and pull it off from the thin end.'
 			],
 			schools.weldedLoop === 'keep'
 				? [
@@ -47,7 +49,7 @@ export function leaderStep(setup: JobSetup): Step {
 						' leader.'
 					],
 			[
-				'Draw it through the hand until it is warm and lies straight. Leave a little out of the reel so that its end is found again.'
+				'Draw it through your hand until it is warm and hangs straight. Leave a little of it out of the reel, so that you find its end again.'
 			]
 		],
 		right: ['The joint runs smoothly through a guide, and the leader hangs straight.'],
@@ -62,12 +64,16 @@ export const lastLookStep = ({ hand }: JobSetup): Step =>
 	step('last-look', {
 		title: 'Last look',
 		instructions: [
-			[`Winds with the ${hand} hand, drag bites going out, line under the guard.`],
-			['Level, nothing rubbing through a whole turn, knots trimmed and smooth through the guides.'],
-			['Backing in a colour that shows the joint coming; every scrap off the floor.']
+			[
+				`It winds with the ${hand} hand, the drag holds when line goes out, and the line runs under the guard.`
+			],
+			[
+				'The line is level, nothing rubs when you turn the spool once, and the knots are trimmed and run smoothly through the guides.'
+			],
+			["You can see the joint coming by the backing's colour, and no scrap of line is left on the floor."]
 		],
-		right: ['You would hand it to someone else to fish.'],
-		wrong: ['Anything you would explain when handing it over.'],
+		right: ['You would hand this reel to someone else to fish.'],
+		wrong: ['You would have to explain something when you hand it over.'],
 		then: ['Open "Something is wrong": it says how far back to go.'],
 		cautions: ['scraps'],
 		seconds: PREPARING_SECONDS['last-look']
@@ -77,11 +83,11 @@ export const labelStep = (): Step =>
 	step('label', {
 		title: 'Label the spool',
 		instructions: [
-			['What is on it, how much, when, and which end comes first.'],
-			['Wendle prints one to size when the winding is written down; a pencil does as well.']
+			['Write what is on it, how much, when, and which end comes first.'],
+			['Wendle prints a label to size when you save the winding. A pencil works too.']
 		],
 		right: ['Someone who has never seen this reel knows what is on it.'],
-		wrong: ['It says "line".'],
+		wrong: ['The label only says "line".'],
 		then: ['Add the class, the length of backing, the gap and the date.'],
 		cautions: [],
 		seconds: PREPARING_SECONDS.label

@@ -25,6 +25,8 @@ export interface JobPart {
 	/** How its rear end is joined to what lies under it; the first goes on the arbor. */
 	readonly joint: Joint;
 	readonly lengthMm: number;
+	/** What to cut of it so that it is enough for sure, its knots included; left out of a strand that comes as it is. */
+	readonly cutMm?: number;
 	readonly turns: number;
 	/** Where its surface should stand below the rim when it is on. */
 	readonly depthMm: number;

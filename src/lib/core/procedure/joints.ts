@@ -44,8 +44,8 @@ export const jointOf = (setup: JobSetup, part: JobPart): Joint =>
 
 const tags = (way: Techniques['tag']): Sentence => [
 	way === 'trim'
-		? 'Trim the tags flush, so that nothing catches in the guides.'
-		: 'Leave the tags 3–6 mm: felt in the guides, they say that the end is near.'
+		? 'Trim the tag ends flush, so that nothing catches in the guides.'
+		: 'Leave the tag ends 3–6 mm long: when you feel them in the guides, the end is near.'
 ];
 
 /** Passes of the loop's knot: strong backing holds with two, thin slips. */
@@ -63,20 +63,20 @@ const loopedTo = (under: JobPart, part: JobPart): readonly Drawn[] => [
 function loopUnder(under: JobPart): Sentence {
 	if (!isUnder(under.role))
 		return [
-			'Use the loop at the front of what is on; without one, make one from two nail knots side by side.'
+			'Use the loop at the front of the strand that is on. If it has none, make one with two nail knots side by side.'
 		];
 	return [
-		`Tie a loop of 8–10 in in the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line must pass through it.`
+		`Tie a loop of 8–10 in into the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line has to pass through it.`
 	];
 }
 
 const THROUGH: Sentence = [
-	"Loop of what is on through the line's loop, the coil of line through that loop, draw up."
+	"Pass the backing loop through the line's loop, then the whole coil of line through the backing loop, and draw up."
 ];
 const SQUARE = {
 	right: ['The two loops lie square in each other, like a reef knot.'],
-	wrong: ['One loop is hitched round the other and sits as a lump.'],
-	then: ['Push them apart, let the loop slide back over, and draw up again, both sides at once.']
+	wrong: ['One loop has hitched round the other and makes a lump.'],
+	then: ['Push them apart, let the loop slide back over, and draw up again by pulling both sides at once.']
 } as const;
 
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
@@ -94,7 +94,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
 			],
-			['Cap the cut end with UV resin, so that no water wicks into the core.'],
+			['Seal the cut end with UV resin, so that no water gets into the core.'],
 			loopUnder(under),
 			THROUGH
 		],
@@ -114,16 +114,16 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		instructions: [
 			...(isUnder(part.role)
 				? []
-				: [['If this end has a welded loop, cut it off: the knot wants plain line.']]),
+				: [['If this end has a welded loop, cut it off. The knot needs plain line.']]),
 			[
-				`Nail knot of ${nailWraps(setup, part)} turns over a tube or tool, wraps side by side. Do not let go before it is snug.`
+				`Nail knot of ${nailWraps(setup, part)} wraps over a tube or tool, side by side. Don't let go before it is snug.`
 			],
 			['Moisten, draw both ends tight in turn.'],
 			tags(setup.schools.tag)
 		],
-		right: ['The wraps lie side by side and bite; a hard pull does not move them.'],
+		right: ["The wraps lie side by side and bite in, and a hard pull doesn't move them."],
 		wrong: ['A wrap crosses another, or the knot slides along the line.'],
-		then: ['Cut it off and tie it again on fresh line: a crossed wrap works loose.'],
+		then: ['Cut it off and tie it again on fresh line. A crossed wrap works loose.'],
 		cautions: ['blades'],
 		tools: ['nail-tool'],
 		minutes: 8
@@ -160,9 +160,9 @@ export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart): Tying =
 
 const ROUND = (turns: number): string => (turns === 1 ? 'once' : turns === 2 ? 'twice' : 'three times');
 const HOLDS = {
-	right: ['Pulled hard, it turns the spool and does not slide round inside it.'],
-	wrong: ['The turns slip round the arbor, or the knot stands up from it.'],
-	then: ['Untie it, take one turn more or put tape under it, moisten, and seat it again.']
+	right: ["When you pull hard, the backing turns the spool and doesn't slide round the arbor."],
+	wrong: ['The turns slip round the arbor, or the knot sticks up from it.'],
+	then: ['Untie it, take one more turn or put tape under it, moisten, and pull it tight again.']
 } as const;
 
 const ARBOR_TYINGS: Record<Techniques['arborKnot'], (turns: number) => readonly Sentence[]> = {
@@ -185,7 +185,7 @@ const ARBOR_TYINGS: Record<Techniques['arborKnot'], (turns: number) => readonly 
 	'spool-loop': (turns) => [
 		["Tie a surgeon's loop wide enough to go over the whole spool."],
 		[
-			`Pass it over the spool${turns > 1 ? `, ${ROUND(turns)}, a twist each time,` : ''} so that the standing part leads from the loop's end toward the reel seat: so it cannot spin.`
+			`Pass it over the spool${turns > 1 ? `, ${ROUND(turns)}, a twist each time,` : ''} so that the standing part leads from the loop's end toward the reel seat. Then it can't spin.`
 		]
 	]
 };
@@ -205,16 +205,20 @@ export function arborTying(setup: JobSetup): Tying {
 	const under: Sentence[] = !slips
 		? []
 		: grip === 'tape'
-			? [['This backing slips on a bare arbor: one layer of tape round it first.']]
+			? [['This backing slips on a bare arbor. Put one layer of tape round the arbor first.']]
 			: grip === 'mono'
-				? [['This backing slips on a bare arbor: 5–8 ft of mono on first, and join to that.']]
-				: [['This backing slips on a bare arbor: take all three turns and pull hard before you go on.']];
+				? [
+						[
+							'This backing slips on a bare arbor. Wind on 5–8 ft of mono first, and join the backing to that.'
+						]
+					]
+				: [['This backing slips on a bare arbor. Take all three turns, and pull hard before you go on.']];
 	return {
 		knots: [ARBOR_DRAWN[arborKnot](setup.arborTurns)],
 		instructions: [
 			...under,
 			...ARBOR_TYINGS[arborKnot](setup.arborTurns),
-			['Moisten, rock it to and fro until it seats, trim to a millimetre or two.']
+			['Moisten it, rock it to and fro until it is tight, and trim to a millimetre or two.']
 		],
 		...HOLDS,
 		cautions: slips ? ['blades', 'thin-braid'] : ['blades'],

@@ -6,10 +6,19 @@ const MOUNTED = { butt: 'rod-butt', winder: 'winder', drill: 'drill', table: 'cl
 
 /** What is wound on is on the table too, each with how much of it. */
 const materials = ({ parts, leaderMm, stopPart }: JobSetup): Tool[] => [
-	...parts.map((part): Tool => ({
-		key: `part:${part.id}`,
-		name: [`${part.label}, ${part.id === stopPart ? 'about ' : ''}`, { longMm: part.lengthMm }],
-		purpose: isUnder(part.role) ? 'with some to spare' : 'its ties still on'
+	...parts.map(({ id, role, label, lengthMm, cutMm }): Tool => ({
+		key: `part:${id}`,
+		name:
+			cutMm === undefined
+				? [`${label}, `, { longMm: lengthMm }]
+				: [
+						`${label}: cut `,
+						{ toCutMm: cutMm },
+						`; ${id === stopPart ? 'about ' : ''}`,
+						{ longMm: lengthMm },
+						' goes on'
+					],
+		purpose: isUnder(role) ? 'the rest is for the knots and to be sure' : 'its ties still on'
 	})),
 	{ key: 'leader', name: ['Leader, ', { leaderMm }], purpose: 'and tippet' }
 ];

@@ -1,23 +1,30 @@
 /** A piece of an instruction: words, or a quantity that the interface shows in the person's units. */
 export type Phrase =
-	string | { longMm: number } | { leaderMm: number } | { smallMm: number } | { turns: number };
+	| string
+	| { longMm: number }
+	| { toCutMm: number }
+	| { leaderMm: number }
+	| { smallMm: number }
+	| { turns: number };
 export type Sentence = readonly Phrase[];
 
 export const CAUTIONS = {
-	leaflet: "Turning a reel round differs from maker to maker: follow your reel's leaflet.",
-	'no-fly': 'No fly on while spooling: moving line and hooks do not mix.',
+	leaflet: "How to turn a reel round differs from maker to maker. Follow your reel's leaflet.",
+	'no-fly': "Take the fly off while you wind. Moving line and hooks don't mix.",
 	blades: 'Cut away from yourself.',
-	'thin-braid': 'Thin braid under tension cuts: glove or tape the fingers that guide it.',
-	drill: 'Drill or machine: low speed, light tension, no loose sleeves or hair. A running line burns.',
+	'thin-braid': 'Thin braid under tension cuts. Wear a glove, or tape the fingers that guide it.',
+	drill:
+		'With a drill or a machine, use low speed and light tension, and keep sleeves and hair away. A running line burns.',
 	adhesive:
-		'UV resin and superglue: follow the label, wear gloves, ventilate, do not look into the lamp; superglue bonds skin.',
+		"With UV resin and superglue, follow the label, wear gloves, open a window, and don't look into the lamp. Superglue bonds skin.",
 	stretch:
-		'A line pulled tight trips people, dogs and cyclists, and can snap back: an empty place, eyes guarded, someone on watch.',
-	needle: 'A needle slips: push against a cork or the table, never toward a finger.',
-	wire: 'Wire ends scratch and spring: guard your eyes, and keep every offcut.',
-	flame: 'A flame or hot air: away from line, resin and children; let it cool before you touch it.',
-	wading: 'Stand where you know the bottom; no wading for a line.',
-	below: 'Nobody and no wires below; do not lean out.',
+		'A tight line trips people, dogs and cyclists, and can snap back. Choose an empty place, protect your eyes, and have someone keep watch.',
+	needle: 'A needle slips. Push it against a cork or the table, never toward a finger.',
+	wire: 'Wire ends scratch and spring up. Protect your eyes, and keep every offcut.',
+	flame:
+		'Keep a flame or hot air away from line, resin and children, and let everything cool before you touch it.',
+	wading: "Stand where you know the bottom. Don't wade for a line.",
+	below: "Make sure that nobody and no wires are below, and don't lean out.",
 	scraps: 'Take every scrap of line home.'
 } as const;
 export type Caution = keyof typeof CAUTIONS;

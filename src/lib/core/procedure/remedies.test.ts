@@ -90,7 +90,7 @@ describe('something is wrong', () => {
 			})
 		);
 		expect([...offered].sort()).toEqual([...REMEDY_KEYS].sort());
-		expect(remedySign('too-full')).toContain('Too full');
+		expect(remedySign('too-full')).toContain('too full');
 	});
 	it('beyond the last step there is nothing to put right', () => {
 		expect(remediesAt(jobSteps(jobFor()), 99)).toEqual([]);

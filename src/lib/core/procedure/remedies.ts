@@ -34,18 +34,22 @@ const REMEDIES = {
 	'wrong-hand': {
 		sign: 'It is set, or wound, for the wrong hand',
 		doing: [
-			['Take off what is on, the supply spool turning: backing wound the wrong way has to come off again.'],
-			["Turn the reel's drag round as its leaflet says, and check both ways: in is free, out bites."]
+			[
+				'Take off what is on, with the supply spool turning. Backing that is wound the wrong way has to come off again.'
+			],
+			[
+				"Turn the reel's drag round as its leaflet says, and check both ways: free when you wind in, held when line goes out."
+			]
 		],
 		back: 'hand',
 		off: 'all',
 		shows: ['hand', 'arbor', 'wind', 'gap', 'last-look']
 	},
 	'drag-slips': {
-		sign: 'The drag does not bite, or bites both ways',
+		sign: "The drag doesn't hold, or it holds both ways",
 		doing: [
-			['Screw the drag up a little and pull again; make sure the spool has clicked home.'],
-			['If it bites on the way in, it is set for the other hand: turn it round as the leaflet says.']
+			['Tighten the drag a little and pull again. Make sure that the spool has clicked home.'],
+			['If it holds when you wind in, it is set for the other hand. Turn it round as the leaflet says.']
 		],
 		back: 'hand',
 		off: 'nothing',
@@ -54,7 +58,7 @@ const REMEDIES = {
 	caught: {
 		sign: 'The backing is caught outside the cage',
 		doing: [
-			['Do not force the spool home: a pinched strand is a weak strand.'],
+			["Don't force the spool home. A pinched strand is a weak strand."],
 			[
 				'Take it off down to the arbor, thread the end through the opening, under the guard, and tie it again.'
 			]
@@ -74,7 +78,7 @@ const REMEDIES = {
 		sign: 'The wrong end of the line is joined',
 		doing: [
 			[
-				'A line wound on backwards casts like string. Take it off onto a spool that turns, and undo the joint.'
+				'A line that is wound on backward casts like string. Take it off on to a spool that turns, and undo the joint.'
 			],
 			['Find the end marked "this end to reel", or the head\'s coloured marker, and join that one.']
 		],
@@ -108,11 +112,11 @@ const REMEDIES = {
 		shows: ['join', 'leader']
 	},
 	heaped: {
-		sign: 'It is heaped on one side, or loose',
+		sign: "It's heaped on one side, or loose",
 		doing: [
-			['Wind back to where it was still level, counting down as you go: turns that come off are turns less.'],
+			['Unwind to where it was still level, and count the turns down as you go.'],
 			[
-				'Then on again, firmly, guided to the low side. Heaped turns bite into those below and jam on a running fish.'
+				'Then wind on again firmly, guiding the line to the low side. Heaped turns bite into those below, and jam when a fish runs.'
 			]
 		],
 		back: 'wind',
@@ -120,17 +124,19 @@ const REMEDIES = {
 		shows: ['wind', 'gap', 'last-look']
 	},
 	twisted: {
-		sign: 'The line is twisted: it throws loops when slack',
+		sign: "The line is twisted and throws loops when it's slack",
 		doing: [
-			['Take off what is twisted, let it hang free or lay it out straight, and pinch it along its length.'],
-			['Set the supply so that its spool turns: a spool lying on its side puts one twist in at every turn.']
+			['Take the twisted part off, let it hang free or lay it out straight, and pinch it along its length.'],
+			[
+				'Set the supply spool up so that it turns. A spool that lies on its side puts in a turn of twist with every coil.'
+			]
 		],
 		back: 'wind',
 		off: 'part',
 		shows: ['supply', 'wind', 'gap', 'last-look']
 	},
 	'too-full': {
-		sign: 'Too full: it rubs, or stands too near the rim',
+		sign: "It's too full: the line rubs, or is too near the rim",
 		doing: [
 			['Take the line off onto a spool that turns, and as much backing as "Look at the gap" says.'],
 			['Cut the backing there, tie the joint again, and wind the line back on.']
@@ -140,7 +146,7 @@ const REMEDIES = {
 		shows: ['gap', 'last-look']
 	},
 	'too-empty': {
-		sign: 'Too empty: it looks half full and winds slowly',
+		sign: "It's too empty: it looks half full and winds in slowly",
 		doing: [
 			['Take the line off onto a spool that turns.'],
 			[
@@ -152,10 +158,12 @@ const REMEDIES = {
 		shows: ['gap', 'last-look']
 	},
 	'depth-off': {
-		sign: 'It reads deeper or higher than it should at these turns',
+		sign: 'The depth is more or less than it should be at these turns',
 		doing: [
 			['Press it down, lay the rule across both rims, and read in two places.'],
-			['Enter what you read: the turns left are worked out from it. The depth counts, not the turns.']
+			[
+				'Type what you read. Wendle works out the turns that are left from it. The depth counts, not the turns.'
+			]
 		],
 		back: 'wind',
 		off: 'nothing',

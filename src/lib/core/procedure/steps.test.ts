@@ -139,9 +139,17 @@ describe('what is laid out', () => {
 	] as const satisfies readonly [Given, string, boolean][])('%j: %s %s', (given, key, there) => {
 		expect(toolKeys(given).includes(key)).toBe(there);
 	});
-	it('says how much of what: about so much of what is wound to a depth', () => {
-		const backing = toolsOf(jobFor()).find(({ key }) => key === 'part:backing')!;
-		expect(backing.name).toEqual(['20 lb polyester, about ', { longMm: 27_000 }]);
+	it('says what to cut of the backing, and how much of that goes on', () => {
+		const job = jobFor();
+		const parts = job.parts.map((part) => (part.role === 'backing' ? { ...part, cutMm: 31_000 } : part));
+		const backing = toolsOf({ ...job, parts }).find(({ key }) => key === 'part:backing')!;
+		expect(backing.name).toEqual([
+			'20 lb polyester: cut ',
+			{ toCutMm: 31_000 },
+			'; about ',
+			{ longMm: 27_000 },
+			' goes on'
+		]);
 	});
 });
 

@@ -42,7 +42,7 @@ describe('a swap, step by step (common practice)', () => {
 	});
 	it('says what the trade says: drag slack, the storage spool turning, rear end last, ties in two to four places', () => {
 		const [, takeOff, tie, , hub] = swapSteps(jobFor(), plan);
-		expect(text(takeOff!)).toMatch(/drag right off.*storage spool.*turns.*rear end comes last/);
+		expect(text(takeOff!)).toMatch(/drag all the way.*storage spool.*turns.*rear end comes last/);
 		expect(text(tie!)).toMatch(/two to four places/);
 		expect(text(hub!)).toMatch(/winter box.*over the hub.*ties off/);
 		expect(takeOff!.figure!.value).toEqual({ longMm: 27_000 });

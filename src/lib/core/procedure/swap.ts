@@ -44,19 +44,19 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 			title: `Take the ${ROLE_NAMES[part.role]} off`,
 			instructions: [
 				...(outermost
-					? [['Take the leader off, and straighten the front loop. No fly anywhere near moving line.']]
+					? [['Take the leader off, and straighten the front loop. Keep flies away from moving line.']]
 					: []),
-				['Slack the drag right off, so that the reel gives line without a pull.'],
+				['Loosen the drag all the way, so that the reel gives line without a pull.'],
 				[
-					'A storage spool on an axle, or held so that it turns: the front end on first, then wind. The reel gives line, the storage spool takes it; neither stands still.'
+					'Put a storage spool on an axle, or hold it so that it turns. Wind the line on to it, front end first. Both the reel and the storage spool turn.'
 				],
 				[
-					'The rear end comes last, and lies outermost. Push the loops together until they open, and part them; a nail knot is cut.'
+					'The rear end comes last and ends up outermost. Push the loops together until they open, and part them. Cut a nail knot.'
 				]
 			],
-			right: ['It lies flat on the storage spool without curling, its rear end outermost.'],
-			wrong: ['It came off over the side of something that stood still, or springs up in loops.'],
-			then: ['Let it run off again, lay it straight, and wind it on with both turning.'],
+			right: ['The line lies flat on the storage spool without curling, with its rear end outermost.'],
+			wrong: ['The line came off over the side of something that stood still, or it springs up in loops.'],
+			then: ['Let it run off again, lay it out straight, and wind it on with both turning.'],
 			cautions: ['no-fly'],
 			figure: {
 				label: 'To take off',
@@ -76,12 +76,12 @@ const tieStep = (part: OffPart): Step =>
 			title: `Tie and label the ${ROLE_NAMES[part.role]}`,
 			instructions: [
 				[
-					'Tie it in two to four places, evenly round, loose enough not to dent it. Pipe cleaners or soft twine; no bare wire.'
+					'Tie it in two to four places, evenly round, loose enough not to dent it. Use pipe cleaners or soft twine, never bare wire.'
 				],
-				['Say what is written on it: what it is, which end comes first, when. Wendle prints it to size.']
+				['Say what the label says: what it is, which end comes first, and when. Wendle prints it to size.']
 			],
-			right: ['Held by one tie it keeps its shape, and anyone can say what it is.'],
-			wrong: ['One tie only: it opens in the drawer and tangles.'],
+			right: ['The coil keeps its shape when you hold it by one tie, and anyone can tell what it is.'],
+			wrong: ['It has only one tie, so it opens in the drawer and tangles.'],
 			then: ['Tie it again before it is put down.'],
 			cautions: [],
 			seconds: SECONDS.tie
@@ -94,11 +94,11 @@ const tugStep = (): Step =>
 		title: 'Tug-test the backing',
 		instructions: [
 			['Pull a few yards off, wrap them round a gloved hand or a smooth post, and pull hard, several times.'],
-			['Look at it too: stiff, faded, fluffy or smelling of rot is wet and dry cycles at work.']
+			['Look at it too. If it is stiff, faded, fluffy or smells of rot, it was wetted and dried too often.']
 		],
-		right: ['It does not give, and looks as it did.'],
-		wrong: ['It parts, or looks tired.'],
-		then: ['Strip as far back as it is bad and test again; where it is bad throughout, it comes off.'],
+		right: ["It doesn't give, and looks as it did before."],
+		wrong: ['It breaks, or looks worn.'],
+		then: ['Cut back the part that is bad and test again. If all of it is bad, take it off.'],
 		cautions: ['thin-braid'],
 		seconds: SECONDS.tug
 	});
@@ -113,21 +113,21 @@ function hubStep({ from, where }: OnSource, part: JobPart): Step {
 			instructions: reel
 				? [
 						[
-							`${part.label} comes straight from ${where}: that reel on a second butt or a clamp, drag slack.`
+							`${part.label} comes straight from ${where}. Put that reel on a second butt or in a clamp, with its drag loose.`
 						],
 						[
-							'Take its leader off, and wind it on to a storage spool first: its rear end has to come first here.'
+							'Take its leader off, and wind it on to a storage spool first, because its rear end has to come first here.'
 						]
 					]
 				: [
 						[`${part.label}${where === '' ? '' : `: ${where}`}.`],
 						[
-							'Coil over the hub, then the ties off, one after the other, from the inside. The hub turns on an axle.'
+							'Put the coil over the hub, then take the ties off one after the other, from the inside. The hub turns on an axle.'
 						]
 					],
-			right: ['Pull a yard: it turns, and the line hangs without curling.'],
+			right: ['Pull off a yard: the hub turns, and the line hangs without curling.'],
 			wrong: ['Coils slip over the side, or the whole coil lifts off the hub.'],
-			then: ['Ties back on, a hub that fits better, and again.'],
+			then: ['Put the ties back on, find a hub that fits better, and try again.'],
 			cautions: [],
 			seconds: SECONDS.hub
 		},
@@ -175,7 +175,7 @@ export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] 
 		'nippers' as const
 	];
 	return [
-		{ key: 'reel', name: ['The reel, its drag slack'], purpose: 'the leader off' },
+		{ key: 'reel', name: ['The reel, with its drag loose'], purpose: 'the leader off' },
 		...parts.map(({ part, where }): Tool => ({
 			key: `part:${part.id}`,
 			name: [`${part.label}, `, { longMm: part.lengthMm }],

@@ -25,15 +25,15 @@ const laneStep = ({ laneMm, passes = 1 }: UntwistTechnique): Step =>
 		title: 'Find an empty stretch',
 		instructions: [
 			[
-				'Grass, sand or a quiet path, straight and empty. Nobody comes through, nothing for the line to catch on; someone keeps watch where people might.'
+				'Look for grass, sand or a quiet path, straight and empty, where nobody passes and the line catches on nothing. If people might pass, have someone keep watch.'
 			],
 			...(passes > 1
 				? [[`It is shorter than the line: done in ${passes} parts, each part laid straight in its turn.`]]
 				: [])
 		],
-		right: ['You see all of it, and it is longer than the line and a few steps.'],
-		wrong: ['A path, a road, dogs, a fence of wire.'],
-		then: ['Another place, or another day: an evening without wind on a playing field.'],
+		right: ['You can see all of it, and it is longer than the line and a few steps.'],
+		wrong: ['There is a road or a path across it, dogs, or a wire fence.'],
+		then: ['Choose another place or another day, such as a playing field on an evening without wind.'],
 		cautions: ['stretch', 'scraps'],
 		...(laneMm !== undefined && {
 			figure: {
@@ -51,12 +51,12 @@ const anchorStep = (role: Role): Step =>
 		instructions: [
 			['Fly and leader off.'],
 			[
-				`The ${ROLE_NAMES[role]}'s front end to a smooth post or a soft strap, at the height of your hand, so that it cannot turn there.`
+				`The ${ROLE_NAMES[role]}'s front end goes to a smooth post or a soft strap, at the height of your hand, so that it can't turn there.`
 			]
 		],
 		right: ['A firm pull moves nothing, and the loop is not cut into.'],
-		wrong: ['It can spin at the anchor, or lies over an edge.'],
-		then: ['A soft strap round the post, the loop through it, drawn up.'],
+		wrong: ['The line can spin at the anchor, or lies over an edge.'],
+		then: ['Put a soft strap round the post, pass the loop through it, and draw it up.'],
 		cautions: ['no-fly'],
 		seconds: SECONDS.anchor
 	});
@@ -65,7 +65,7 @@ function layStep({ part, under, way }: UntwistPlan, pass: number): Step {
 	const passes = way.passes ?? 1;
 	const nth = ORDINALS[pass - 1] ?? 'next';
 	const first: Sentence[] = [
-		['Walk backward with the reel, drag slack, until it lies straight on the ground.'],
+		['Walk backward with the reel, with its drag loose, until the line lies straight on the ground.'],
 		...(passes === 1
 			? [
 					[
@@ -94,9 +94,9 @@ function layStep({ part, under, way }: UntwistPlan, pass: number): Step {
 		{
 			title: passes === 1 ? 'Lay it out straight' : `Lay the ${nth} part straight`,
 			instructions: pass === 1 ? first : later,
-			right: ['It touches nothing, and has no bend or coil in it.'],
-			wrong: ['It lies under itself, or round a stone.'],
-			then: ['Lift it clear before you pinch it.'],
+			right: ['The line touches nothing, and has no bend or loop in it.'],
+			wrong: ['The line crosses itself, or lies round a stone.'],
+			then: ['Lift it free before you pinch it.'],
 			cautions: ['stretch'],
 			figure: {
 				label: 'To lay out',
@@ -115,16 +115,16 @@ const walkStep = (pass: number, passes: number): Step =>
 		{
 			title: 'Pinch it and walk',
 			instructions: [
-				['Back to the anchor. Pinch the line lightly between thumb and finger, in a damp cloth.'],
+				['Go back to the anchor. Pinch the line lightly between thumb and finger, in a damp cloth.'],
 				[
 					pass === passes
-						? 'Walk its length to the free end. The twist runs ahead of your fingers, and out: the end turns.'
+						? 'Walk along it to the free end. The twist runs ahead of your fingers and out at the end, which turns.'
 						: 'Walk to the end of this part. The twist runs ahead of your fingers, into what is still loose.'
 				],
 				['Once more if it still curls behind you.']
 			],
-			right: ['Held slack behind your fingers it hangs straight.'],
-			wrong: ['It is dragged along instead of slipping through, or the end does not turn.'],
+			right: ["Behind your fingers the line hangs straight when it's slack."],
+			wrong: ["You drag the line along instead of letting it slip through, or the end doesn't turn."],
 			then: ['Pinch less; shake the free end loose.'],
 			cautions: [],
 			seconds: SECONDS.walk
@@ -146,16 +146,14 @@ const backIn = (setup: JobSetup, { part, way }: UntwistPlan): Step =>
 	step(
 		'wind',
 		{
-			title: 'Wind it in, walking to the anchor',
+			title: 'Wind it in while you walk to the anchor',
 			instructions: [
-				[
-					'The line stays stretched between you and the anchor all the way: that is the tension it goes on under.'
-				],
-				['Level from flange to flange, as when it was new. The front end comes off the anchor last.']
+				['Keep the line stretched between you and the anchor all the way. That gives the tension.'],
+				['Wind level from flange to flange. The front end comes off the anchor last.']
 			],
 			right: ['It goes on firm and level, and the slack at the end hangs without curling.'],
-			wrong: ['It went slack on the way: loose turns lie under tight ones.'],
-			then: ['Walk back until you are below them, and wind in again.'],
+			wrong: ['The line went slack on the way, so loose turns lie under tight ones.'],
+			then: ['Walk back until the loose turns are off, and wind in again.'],
 			cautions: ['stretch'],
 			figure: {
 				label: 'To wind in',
@@ -177,11 +175,11 @@ const loopTestStep = (): Step =>
 		title: 'Loop test',
 		instructions: [
 			['Strip a few metres, hold the two ends of a bight together, and let it hang free.'],
-			['Count how often it spins before it rests, and which way its legs wind. Write it in.']
+			['Count how often it spins before it stops, and see which way its legs wind. Type it in.']
 		],
-		right: ['It hangs open, or spins less than once.'],
-		wrong: ['It spins and spins.'],
-		then: ['Once more from the anchor: what is left shows in a line that was left for years.'],
+		right: ['The bight hangs open, or spins less than once.'],
+		wrong: ['It keeps spinning.'],
+		then: ['Walk it once more from the anchor. Twist that stays in for years is hard to take out.'],
 		cautions: [],
 		seconds: SECONDS.loopTest
 	});

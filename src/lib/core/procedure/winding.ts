@@ -24,16 +24,18 @@ function endStep(part: JobPart): Step {
 				[`${part.label}.`],
 				[
 					head
-						? 'The rear end is tagged or carries a coloured marker: that end goes to the reel.'
-						: 'Read the tag: "this end to reel" is the end you join. Without a tag, a weight-forward line is thin and level for most of its length from the rear.'
+						? 'The rear end has a tag or a coloured marker. That end goes to the reel.'
+						: 'Read the tag: you join the end that says "this end to reel". A weight-forward line without a tag is thin and level for most of its length from the rear.'
 				],
 				...(part.role === 'head'
-					? [['Heads come loose and tangle: open the coil over your knee, one turn at a time.']]
+					? [['A head comes loose and tangles easily. Open its coil over your knee, one turn at a time.']]
 					: [])
 			],
-			right: ['The rear end is in your hand; the other end stays tied into the coil.'],
-			wrong: ['The thick end is in your hand, or both ends are loose.'],
-			then: ['Follow it round to the other end before you tie. Wound on backwards it casts like string.'],
+			right: ['You hold the rear end, and the other end stays tied into the coil.'],
+			wrong: ['You hold the thick end, or both ends are loose.'],
+			then: [
+				'Follow the line round to the other end before you tie. A line that is wound on backward casts like string.'
+			],
 			cautions: [],
 			seconds: PREPARING_SECONDS.end
 		},
@@ -78,17 +80,19 @@ function windToStop(setup: JobSetup, part: JobPart): Step {
 			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
 				[
-					`${FEEL[setup.schools.tension]}, level from flange to flange. Loose or heaped turns let later ones bite in and jam.`
+					`${FEEL[setup.schools.tension]}, level from flange to flange. If turns are loose or heaped, later turns bite into them and jam.`
 				],
 				[
-					'Lay a rule across the rims now and then. Stop when it stands ',
+					'Lay a rule across the rims now and then. Stop when the backing is ',
 					{ smallMm: plan.stopDepthMm },
-					' below: the depth counts, the turns only tell you when to start measuring.'
+					' below it. The depth counts. The turns only tell you when to start measuring.'
 				]
 			],
-			right: ['Flat from flange to flange at the stop depth; pressed with a thumb it does not give.'],
-			wrong: ['It is higher at one side, or soft.'],
-			then: ['Wind back to where it was level, and on again, guided to the low side.'],
+			right: [
+				"The backing is flat from flange to flange at the stop depth, and doesn't give when you press it with a thumb."
+			],
+			wrong: ['The backing is higher at one side, or soft.'],
+			then: ['Unwind to where it was level, and wind on again, guiding the backing to the low side.'],
 			cautions: windCautions(setup, part),
 			figure: {
 				label: 'Stop at this depth below the rim',
@@ -110,20 +114,22 @@ function windWhole(setup: JobSetup, part: JobPart): Step {
 			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
 				bed
-					? ['All of it, level from flange to flange: what lies over it can be no more even than this.']
-					: ['Under light tension, its coil turning. Even, without coils or crossings.'],
+					? [
+							'Wind on all of it, level from flange to flange. What you wind over it can only be as even as this.'
+						]
+					: ['Keep a light tension and let the coil turn. Wind evenly, without loops or crossings.'],
 				...(part.role === 'running-line'
-					? [['Where it changes colour every few yards, that later tells how far a cast went.']]
+					? [['If it changes colour every few yards, the colours later tell you how far a cast went.']]
 					: []),
-				...(bed ? [] : [['Leave the front end out.']])
+				...(bed ? [] : [['Leave the front end out of the reel.']])
 			],
 			right: [
-				'All of it is on, and stands ',
+				'All of it is on, and the surface is ',
 				{ smallMm: part.depthMm },
-				bed ? ' below the rim.' : ' below the rim; nothing rubs through a whole turn.'
+				bed ? ' below the rim.' : ' below the rim; nothing rubs when you turn the spool once.'
 			],
-			wrong: ['Coils cross, or slack turns stand up between tight ones.'],
-			then: ['Pull off to below them, and wind on again with a little more tension.'],
+			wrong: ['Coils cross, or slack turns stick up between tight ones.'],
+			then: ['Pull line off until you are below them, and wind on again with a little more tension.'],
 			cautions: windCautions(setup, part),
 			figure: {
 				label: 'To wind on',

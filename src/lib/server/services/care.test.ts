@@ -200,7 +200,7 @@ describe('the calendar file, read by another parser (ical.js)', () => {
 				['2026-03-29', '2026-03-30', true, 1],
 				['2026-10-26', '2026-10-27', true, 1]
 			]);
-			expect(events[0]!.summary).toContain('Respool');
+			expect(events[0]!.summary).toContain('Take the twist out');
 		}
 	);
 	it('what is unchanged keeps its name and sequence, whatever else is written down', async () => {

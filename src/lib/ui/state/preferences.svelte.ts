@@ -30,10 +30,21 @@ export class Preferences {
 	#schools = $state.raw<ChosenTechniques>({});
 	#winder = $state('');
 
+	/** How the person writes English: for days. */
+	readonly locale: string;
+
 	/** The day it is where the person is: as the server knew it, until this browser says otherwise. */
 	today = $state.raw() as Day;
 
-	constructor(units: UnitSystem, theme: Theme, schools: ChosenTechniques, winder: string, today: Day) {
+	constructor(
+		units: UnitSystem,
+		theme: Theme,
+		schools: ChosenTechniques,
+		winder: string,
+		locale: string,
+		today: Day
+	) {
+		this.locale = locale;
 		this.today = today;
 		this.#units = units;
 		this.#theme = theme;

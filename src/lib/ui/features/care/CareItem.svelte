@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { formatNumber, JOB_NAMES, ROLE_NAMES, twistVerdict } from '$lib/core';
+	import { JOB_NAMES, ROLE_NAMES, twistVerdict } from '$lib/core';
 	import type { CareRow, Moment } from '$lib/inventory/care-rows';
 	import { showSmall } from '$lib/wording/units';
 	import Lane from '../../charts/timeline/Lane.svelte';
 	import type { TimeView } from '../../charts/timeline/view.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import OtherEvents from './OtherEvents.svelte';
-	import { DONE, dueText, momentText } from './words';
+	import { DONE, dueText, momentText, twistText } from './words';
 	import type { Write } from '../../state/writing';
 
 	/** One thing: its life, how it is, what is due. */
@@ -41,7 +41,7 @@
 		<p class="text-[15px]">{ROLE_NAMES[kept.kind]}, {where}</p>
 		<p class="figure text-[14px] text-soft">
 			{now.daysOut === 1 ? '1 day' : `${now.daysOut} days`} out{#if now.saltDays > 0}, {now.saltDays} in salt{/if}{#if twists},
-				{formatNumber(Math.abs(row.perMetre.mean), 1)} turns a metre{/if}{#if now.gapMm !== undefined}, gap {showSmall(
+				{twistText(row.perMetre.mean)}{/if}{#if now.gapMm !== undefined}, gap {showSmall(
 					now.gapMm,
 					units
 				)}{/if}{#if now.tug !== undefined && now.tug !== 'passed'}, tug test {now.tug}{/if}
@@ -67,7 +67,7 @@
 			{mostTwist}
 			{twists}
 			name={kept.label}
-			say={(moment) => momentText(moment, units, twists)}
+			say={(moment) => momentText(moment, units, twists, preferences.locale)}
 			gap={(mm) => showSmall(mm, units)}
 			{onkey}
 		/>
@@ -82,7 +82,9 @@
 						{#if due.overdue}<span class="px-1 marked">{JOB_NAMES[due.job]}</span>{:else}{JOB_NAMES[
 								due.job
 							]}{/if}
-						<span class="figure ml-2 text-[14px] font-normal text-soft">{dueText(due)}</span>
+						<span class="figure ml-2 text-[14px] font-normal text-soft"
+							>{dueText(due, preferences.locale)}</span
+						>
 					</span>
 					{#if due.job === 'tug-test'}
 						{#each ['failed', 'doubtful'] as const as result (result)}

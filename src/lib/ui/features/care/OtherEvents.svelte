@@ -53,7 +53,7 @@
 		if (written) correcting = undefined;
 		return written;
 	}
-	const said = (event: CareEvent): string => eventText(event, units);
+	const said = (event: CareEvent): string => eventText(event, units, preferences.locale);
 </script>
 
 <details class="mt-1 text-[15px]" data-other bind:open={shown}>
@@ -90,7 +90,7 @@
 							>Undo</button
 						>
 					{:else}
-						<span class="text-[13.5px] text-soft">taken back</span>
+						<span class="text-[13.5px] text-soft">undone</span>
 					{/if}
 				</li>
 			{/each}

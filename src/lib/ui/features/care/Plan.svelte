@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { usePreferences } from '../../state/preferences.svelte';
 	import {
 		dueBefore,
 		JOB_NAMES,
@@ -15,7 +16,7 @@
 	import Field from '../../primitives/Field.svelte';
 	import NumberField from '../../primitives/NumberField.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
-	import { showDay, showWeekday } from '../dates';
+	import { showDay, showWeekday } from '$lib/wording/dates';
 
 	/** Everything that is due before a day, in one sitting or over a working week, with how long it takes. */
 	interface Props {
@@ -28,6 +29,7 @@
 		onchange: (part: { before?: Day; week?: boolean; minutes?: number }) => void;
 	}
 	let { today, before, week, minutes, things, onchange }: Props = $props();
+	const preferences = usePreferences();
 	const items = $derived(dueBefore(things, before));
 	const total = $derived(items.reduce((sum, item) => sum + item.minutes, 0));
 	const byId = $derived(new Map(things.map((thing) => [thing.id, thing])));
@@ -83,13 +85,16 @@
 </div>
 <p class="mt-6 text-[18px]" role="status" data-plan-total>
 	{#if items.length === 0}
-		Nothing before {showDay(before)}.
+		Nothing before {showDay(before, preferences.locale)}.
 	{:else}
 		<span class="figure text-[40px] leading-none font-bold tracking-tighter"
 			><span class="px-1 marked">{showDuration(60 * total)}</span></span
 		>
 		<span class="ml-1"
-			>{items.length === 1 ? 'one thing' : `${items.length} things`} before {showDay(before)}.</span
+			>{items.length === 1 ? 'one thing' : `${items.length} things`} before {showDay(
+				before,
+				preferences.locale
+			)}.</span
 		>
 	{/if}
 </p>
@@ -118,7 +123,7 @@
 						></span
 					>
 					<span class="figure text-[14px] text-soft"
-						>{overdue ? 'due' : expectedOn ? `about ${showDay(expectedOn)}` : ''}</span
+						>{overdue ? 'due' : expectedOn ? `about ${showDay(expectedOn, preferences.locale)}` : ''}</span
 					>
 					<span class="figure w-14 text-right">{takes} min</span>
 				</li>
@@ -131,7 +136,7 @@
 		<section class="mt-5 break-inside-avoid border-t-2 border-ink pt-2" data-sitting={day}>
 			{#if week}
 				<h2 class="flex justify-between text-[19px] font-semibold">
-					{showWeekday(day)}, {showDay(day)}
+					{showWeekday(day, preferences.locale)}, {showDay(day, preferences.locale)}
 					<span class="figure font-normal">{takes} min</span>
 				</h2>
 			{/if}

@@ -56,26 +56,26 @@ describe('what happened, in words', () => {
 
 describe('what is due, in words', () => {
 	it.each<[Partial<Due>, string]>([
-		[{ on: dayOf('2026-04-03'), expectedOn: dayOf('2026-04-03') }, 'by 3 Apr 2026'],
-		[{ daysOutLeft: 1 }, '1 day out left'],
-		[{ daysOutLeft: 4 }, '4 days out left'],
-		[{ daysOutLeft: 4, expectedOn: dayOf('2026-05-01') }, '4 days out left, about 1 May 2026'],
+		[{ on: dayOf('2026-04-03'), expectedOn: dayOf('2026-04-03') }, 'due by 3 Apr 2026'],
+		[{ daysOutLeft: 1 }, "after 1 more day's fishing"],
+		[{ daysOutLeft: 4 }, "after 4 more days' fishing"],
+		[{ daysOutLeft: 4, expectedOn: dayOf('2026-05-01') }, "after 4 more days' fishing, about 1 May 2026"],
 		[
 			{ on: dayOf('2026-04-03'), daysOutLeft: 4, expectedOn: dayOf('2026-04-03') },
-			'by 3 Apr 2026; 4 days out left'
+			"due by 3 Apr 2026, or after 4 more days' fishing"
 		],
 		[{ overdue: true, because: 'date', on: dayOf('2026-04-03') }, 'due since 3 Apr 2026'],
 		[{ overdue: true, because: 'twist' }, 'due: too much twist'],
 		[{ overdue: true, because: 'line-change' }, 'due: the line over it was changed'],
 		[{ job: 'rinse', daysOutLeft: 1 }, 'after the next salt water'],
-		[{ job: 'rinse', overdue: true, because: 'days-out' }, 'due: out often enough']
+		[{ job: 'rinse', overdue: true, because: 'days-out' }, 'due: fished often enough']
 	])('%o', (part, text) => {
 		expect(dueText(due(part))).toBe(text);
 	});
 	it('what is done is written down as what its rule looks for', () => {
 		expect(DONE.clean.event).toEqual({ kind: 'cleaned' });
 		expect(DONE['tug-test'].event).toMatchObject({ result: 'passed' });
-		// Twist taken out against twist it has no doubt to add.
+		// Twist taken out with no uncertainty to add.
 		expect(DONE.respool.event).toMatchObject({ turns: { mean: 0, sd: 0 } });
 	});
 });

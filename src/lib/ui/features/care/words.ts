@@ -1,7 +1,7 @@
 import { dayNumbered, formatNumber, loopTest, type CareEvent, type CareJob, type Due } from '$lib/core';
 import type { Moment } from '$lib/inventory/care-rows';
 import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
-import { showDay } from '../dates';
+import { showDay } from '$lib/wording/dates';
 
 const PLAIN: Partial<Record<CareEvent['kind'], string>> = {
 	came: 'came',
@@ -34,7 +34,7 @@ function happened(event: CareEvent, units: UnitSystem): string {
 		}
 		case 'loop-test': {
 			const { mean } = loopTest(event.bightMm, event.spins);
-			return `loop test: ${formatNumber(Math.abs(mean), 1)} turns a metre`;
+			return `loop test: ${twistText(mean)}`;
 		}
 		case 'tug-test':
 			return `tug test: ${event.result}`;
@@ -51,13 +51,17 @@ function happened(event: CareEvent, units: UnitSystem): string {
 	}
 }
 
+/** How twisted a line is: none, where less than a number would show. */
+export const twistText = (perMetre: number): string =>
+	Math.abs(perMetre) < 0.05 ? 'no twist' : `${formatNumber(Math.abs(perMetre), 1)} turns a metre`;
+
 /** What happened, and when, in words. */
-export const eventText = (event: CareEvent, units: UnitSystem): string =>
-	`${showDay(event.day)}: ${happened(event, units)}${event.note ? `; ${event.note}` : ''}`;
+export const eventText = (event: CareEvent, units: UnitSystem, locale?: string): string =>
+	`${showDay(event.day, locale)}: ${happened(event, units)}${event.note ? `; ${event.note}` : ''}`;
 
 /** A moment of a time line in words. */
-export function momentText(moment: Moment, units: UnitSystem, twists: boolean): string {
-	const day = showDay(dayNumbered(moment.day));
+export function momentText(moment: Moment, units: UnitSystem, twists: boolean, locale?: string): string {
+	const day = showDay(dayNumbered(moment.day), locale);
 	const what =
 		moment.kind === 'fished'
 			? outText(moment.days ?? 1, moment.salt ?? false)
@@ -68,34 +72,33 @@ export function momentText(moment: Moment, units: UnitSystem, twists: boolean): 
 					: moment.on === 'coil'
 						? `on a coil: ${moment.place}`
 						: 'retired';
-	return `${day}: ${what}${twists ? `; ${formatNumber(moment.twist, 1)} turns a metre` : ''}`;
+	return `${day}: ${what}${twists ? `; ${twistText(moment.twist)}` : ''}`;
 }
 
 const WHY: Record<Due['because'], string> = {
 	date: 'due',
-	'days-out': 'due: out often enough',
+	'days-out': 'due: fished often enough',
 	twist: 'due: too much twist',
-	failed: 'due: it did not pass',
+	failed: 'due: it failed its test',
 	'line-change': 'due: the line over it was changed',
 	wet: 'due: wetted and dried often enough',
 	'not yet': ''
 };
 /** When something is due, or why it is. */
-export function dueText({ job, on, daysOutLeft, because, overdue, expectedOn }: Due): string {
-	const day = on === undefined ? undefined : showDay(on);
+export function dueText(
+	{ job, on, daysOutLeft, because, overdue, expectedOn }: Due,
+	locale?: string
+): string {
+	const day = on === undefined ? undefined : showDay(on, locale);
 	if (overdue) return because === 'date' ? `due since ${day}` : WHY[because];
 	if (job === 'rinse') return 'after the next salt water';
-	const left =
-		daysOutLeft === undefined
-			? []
-			: [
-					`${daysOutLeft === 1 ? '1 day' : `${formatNumber(daysOutLeft, 0)} days`} out left${
-						expectedOn !== undefined && !(on && expectedOn.compare(on) === 0)
-							? `, about ${showDay(expectedOn)}`
-							: ''
-					}`
-				];
-	return [...(day ? [`by ${day}`] : []), ...left].join('; ');
+	const whole = formatNumber(daysOutLeft ?? 0, 0);
+	const fishing = whole === '1' ? "1 more day's fishing" : `${whole} more days' fishing`;
+	const guess =
+		expectedOn && !(on && expectedOn.compare(on) === 0) ? `, about ${showDay(expectedOn, locale)}` : '';
+	const after = daysOutLeft === undefined ? undefined : `after ${fishing}${guess}`;
+	if (day === undefined) return after ?? '';
+	return after === undefined ? `due by ${day}` : `due by ${day}, or ${after}`;
 }
 
 /** What doing a job is written down as, and how the button says it. */

@@ -10,11 +10,17 @@
 		showTurns,
 		smallUnit
 	} from '$lib/wording/units';
+	import type { SetupForm } from '$lib/setup/form';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
 
-	let { workout, stale }: { workout: Workout; stale: boolean } = $props();
+	interface Props {
+		form: SetupForm;
+		workout: Workout;
+		stale: boolean;
+	}
+	let { form, workout, stale }: Props = $props();
 	/** Few ask: how it is worked out comes when somebody does. */
 	let asked = $state(false);
 	const preferences = usePreferences();
@@ -112,7 +118,7 @@
 		</p>
 		<dl>
 			{@render row(
-				'Backing',
+				'Backing that goes on',
 				formatNumber(fromMm(solved?.lengthMm ?? 0, long), 0),
 				long,
 				showsDepth
@@ -139,6 +145,11 @@
 				'gap'
 			)}
 		</dl>
+	{/if}
+	{#if showsDepth}
+		<div class="mb-3 min-h-5">
+			{#await import('./ToBuy.svelte') then { default: ToBuy }}<ToBuy {form} {workout} />{/await}
+		</div>
 	{/if}
 	<p class="border-l-[3px] border-now py-0.5 pl-3 text-[16.5px] leading-snug" data-answer="judgement">
 		{judgement(workout, units)}

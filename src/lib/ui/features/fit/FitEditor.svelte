@@ -210,7 +210,7 @@
 						These answers are from before your last change. {fit.reason}
 					</p>
 				{/if}
-				<Answers {workout} stale={fit.stale} />
+				<Answers form={fit.form} {workout} stale={fit.stale} />
 				{#if workout.problem.learnt}
 					<p class="mt-2 text-[13.5px] text-soft" data-learnt>
 						These answers use <a class="underline" href="/learnt">what Wendle has learnt</a> from earlier windings.

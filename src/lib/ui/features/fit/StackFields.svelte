@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ROLES, WINDING_HANDS, type Role } from '$lib/core';
+	import { ROLES, type Role, type WindingHand } from '$lib/core';
 	import { PRESETS } from '$lib/setup/presets';
 	import { MAX_COMPONENTS } from '$lib/setup/limits';
 	import { leaderUnit, showSmall, smallUnit } from '$lib/wording/units';
@@ -62,6 +62,12 @@
 		const preset = PRESETS.find((preset) => preset.slug === slug);
 		if (preset) onselect(fit.beginWith(preset));
 	}
+
+	const ASSUMED: Record<WindingHand, string> = {
+		machine: 'Assumes winding at an even machine tension.',
+		firm: 'Assumes firm, even winding.',
+		loose: 'Assumes loose winding.'
+	};
 </script>
 
 <section class="space-y-2.5" aria-label="Stack" data-part="stack">
@@ -112,11 +118,10 @@
 		</div>
 	</div>
 	<p class="text-[13.5px] text-soft">
-		Lay {WINDING_HANDS[fill.winding].layEfficiency.toFixed(2)} of perfect square winding, an assumption. The stop
-		depth does not depend on it, nor on the backing's thickness: {showSmall(
+		{ASSUMED[fill.winding]} The stop depth doesn't depend on it, nor on how thick the backing is: it stays {showSmall(
 			fit.workout?.fit.layers[fit.workout.stopIndex]?.depthMm ?? 0,
 			units
-		)} stays.
+		)}.
 	</p>
 	<div class="grid grid-cols-2 gap-4">
 		<div data-part="arbor">

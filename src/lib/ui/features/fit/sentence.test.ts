@@ -25,18 +25,17 @@ const wf = (number: number): ComponentForm =>
 const TROUT: [string, string, string] = ['84 mm', '38 mm', '21 mm'];
 
 describe('the judging sentence', () => {
-	it('says how far to wind and what to buy, in the units shown', () => {
+	it('says how far to wind, in the units shown', () => {
 		const workout = worked(setup(TROUT));
 		expect(judgement(workout, 'yd-mm')).toMatch(
-			/^Fits\. Wind to \d+\.\d mm below the rim; buy \d+[05] yd to be sure\. Plenty of backing/
+			/^Fits\. Wind until the backing is \d+\.\d mm below the rim\. That is plenty of backing/
 		);
-		expect(judgement(workout, 'm-mm')).toMatch(/buy \d+[05] m to be sure/);
-		expect(judgement(workout, 'yd-in')).toMatch(/Wind to 0\.\d\d in below/);
+		expect(judgement(workout, 'yd-in')).toMatch(/until the backing is 0\.\d\d in below/);
 	});
 	it('says what would bring more backing when there is little', () => {
 		const workout = worked(setup(TROUT, ({ fill }) => (fill.stack[1] = wf(10))));
 		expect(judgement(workout, 'yd-mm')).toMatch(
-			/Little backing: .* More room: 30 lb|Little backing: .* More room: gel-spun/
+			/less backing than usual: .* To make more room: (30 lb|gel-spun)/
 		);
 	});
 	it('says what would work when the line is too big', () => {

@@ -1,5 +1,5 @@
 import { formatLineClass, usualBackingMm, type Alternative, type RightLength, type Share } from '$lib/core';
-import { showLong, showSmall, showToBuy, type UnitSystem } from '$lib/wording/units';
+import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
 import type { Workout } from '$lib/setup/evaluate-form';
 
 function remedyWords(remedy: Alternative, units: UnitSystem): string {
@@ -48,7 +48,7 @@ function givenWords({ fit, problem, stopIndex }: Workout, given: RightLength, un
 
 /** One sentence or two that a practitioner would say of this fit. */
 export function judgement(workout: Workout, units: UnitSystem): string {
-	const { verdict, fit, estimate, given } = workout;
+	const { verdict, fit, given } = workout;
 	if (given && (verdict.kind === 'fits' || given.lengthMm > 0)) return givenWords(workout, given, units);
 	if (verdict.kind === 'too-big') {
 		const whole = workout.parts.at(-1)?.role === 'line';
@@ -58,13 +58,13 @@ export function judgement(workout: Workout, units: UnitSystem): string {
 		return `${by} What would work: ${either(verdict.remedies, units)}.`;
 	}
 	const wind = fit.solved
-		? `Fits. Wind to ${showSmall(fit.solved.stopDepthMm, units)} below the rim; buy ${showToBuy(estimate.ranges.lengthMm.high, units)} to be sure.`
+		? `Fits. Wind until the backing is ${showSmall(fit.solved.stopDepthMm, units)} below the rim.`
 		: `Fits, with ${showSmall(fit.gapMm, units)} to spare.`;
 	const usual = `about ${showLong(verdict.usualMm, units)} is usual under a #${workout.line.number}`;
 	const backing = {
-		short: `Little backing: ${usual}.${verdict.remedies.length > 0 ? ` More room: ${either(verdict.remedies, units)}.` : ''}`,
-		usual: `Backing as is usual under a #${workout.line.number}.`,
-		plenty: `Plenty of backing: ${usual}, so a wider gap costs nothing.`
+		short: `That is less backing than usual: ${usual}.${verdict.remedies.length > 0 ? ` To make more room: ${either(verdict.remedies, units)}.` : ''}`,
+		usual: `That is the usual amount of backing under a #${workout.line.number}.`,
+		plenty: `That is plenty of backing: ${usual}, so you can leave a wider gap.`
 	}[verdict.backing];
 	const rub = verdict.mayRub ? ' It may rub: leave a little more gap, or measure again.' : '';
 	return `${wind} ${backing}${rub}`;

@@ -1,14 +1,16 @@
 <script lang="ts">
+	import { usePreferences } from '../../state/preferences.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { dayOf, findKnot } from '$lib/core';
 	import type { Practice } from '$lib/bench/practice';
-	import { showDay } from '../dates';
+	import { showDay } from '$lib/wording/dates';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
 	let { practice, now }: { practice: Practice; now: number } = $props();
+	const preferences = usePreferences();
 	type Progress = Practice['knots'][number];
 
 	const isDue = ({ dueAt }: Progress): boolean => dueAt !== null && Date.parse(dueAt) <= now;
@@ -42,7 +44,7 @@
 		const times = sessions === 1 ? 'once' : `${sessions} times`;
 		return `${times}, remembered about ${Math.round(100 * remembered)} %, ${
 			Date.parse(dueAt) <= now ? 'due since' : 'due'
-		} ${showDay(dayOf(dueOn))}`;
+		} ${showDay(dayOf(dueOn), preferences.locale)}`;
 	}
 </script>
 

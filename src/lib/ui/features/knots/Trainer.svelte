@@ -1,8 +1,9 @@
 <script lang="ts">
+	import { usePreferences } from '../../state/preferences.svelte';
 	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
 	import { dayOf, exercisesOf, type Exercise, type Knot } from '$lib/core';
-	import { showDay } from '../dates';
+	import { showDay } from '$lib/wording/dates';
 	import { practice } from '../../state/answers';
 	import { send } from '../../state/api';
 	import InOrder from './InOrder.svelte';
@@ -10,6 +11,7 @@
 
 	/** A session with one knot: what comes next, in which order, which is wrong; then it is kept, and scheduled. */
 	let { knot, seed }: { knot: Knot; seed: number } = $props();
+	const preferences = usePreferences();
 	// The session is made anew for another knot.
 	// svelte-ignore state_referenced_locally
 	const exercises = exercisesOf(knot, seed);
@@ -77,7 +79,7 @@
 		</h2>
 		<p class="mt-1 text-[17px]" aria-live="polite">
 			{#if kept === 'kept'}
-				Kept. {dueOn ? `This knot comes up again on ${showDay(dayOf(dueOn))}.` : ''}
+				Kept. {dueOn ? `This knot comes up again on ${showDay(dayOf(dueOn), preferences.locale)}.` : ''}
 			{:else if kept === 'failed'}
 				The server doesn't answer, so this session isn't saved yet.
 				<button type="button" class="action-quiet" onclick={keep}>Try again</button>

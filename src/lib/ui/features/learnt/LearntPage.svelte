@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { formatNumber } from '$lib/core';
+	import { dayOf, formatNumber } from '$lib/core';
 	import type { BeforeNow, LearntAnswer } from '$lib/inventory/learnt';
+	import { showDay } from '$lib/wording/dates';
 	import { showSmall } from '$lib/wording/units';
 	import { send, troubleOf } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
@@ -139,7 +140,7 @@
 			{#each told.windings as { recordId, setupId, spool, woundOn, who, counts, odd } (recordId)}
 				<li class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hair py-1.5">
 					<a class="underline {counts ? '' : 'opacity-60'}" href="/bench/{setupId}/past"
-						>{spool}, {woundOn}{who ? `, by ${who}` : ''}</a
+						>{spool}, {showDay(dayOf(woundOn), preferences.locale)}{who ? `, by ${who}` : ''}</a
 					>
 					{#if !counts}
 						<span class="text-[14px] text-soft">left out</span>

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import { keys } from '$lib/core';
 	import { PAST_ROWS, type PastRun } from '$lib/bench/past';
+	import { showDay } from '$lib/wording/dates';
+	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** Finished windings side by side: what was planned, what came of it. */
 	let { runs, ontakeback }: { runs: readonly PastRun[]; ontakeback: (id: string) => void } = $props();
+	const preferences = usePreferences();
 	const rows = keys(PAST_ROWS);
 </script>
 
@@ -14,7 +17,7 @@
 				<td></td>
 				{#each runs as { id, woundOn, who, hand } (id)}
 					<th scope="colgroup" colspan="2" class="border-l border-hair px-4 pb-1">
-						{woundOn}
+						{showDay(woundOn, preferences.locale)}
 						<span class="block text-[14px] font-normal text-soft">{who ? `${who}, ` : ''}{hand} hand</span>
 					</th>
 				{/each}
@@ -23,7 +26,7 @@
 				<td></td>
 				{#each runs as { id } (id)}
 					<th scope="col" class="border-l border-hair px-4 font-normal">planned</th>
-					<th scope="col" class="px-4 font-normal">came out</th>
+					<th scope="col" class="px-4 font-normal">as wound</th>
 				{/each}
 			</tr>
 		</thead>

@@ -1,5 +1,6 @@
 <script lang="ts">
-	import { showDay } from '../dates';
+	import { usePreferences } from '../../state/preferences.svelte';
+	import { showDay } from '$lib/wording/dates';
 	import Trash from '@lucide/svelte/icons/trash-2';
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
@@ -14,6 +15,7 @@
 		ondrop: (plan: string) => void;
 	}
 	let { entries, due, onremove, ondrop }: Props = $props();
+	const preferences = usePreferences();
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
@@ -48,7 +50,7 @@
 					<span class="figure pr-3 text-[14px] leading-snug">{fact}</span>
 				{/each}
 				<span class="pr-3 text-[13.5px] text-soft">
-					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDay(entry.woundOn)}{/if}
+					{entry.hand}-hand wind{#if entry.woundOn}, wound {showDay(entry.woundOn, preferences.locale)}{/if}
 				</span>
 			</a>
 			{#if (due[entry.id] ?? 0) > 0}

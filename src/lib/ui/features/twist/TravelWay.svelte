@@ -45,6 +45,9 @@
 		frame = requestAnimationFrame(next);
 	}
 	$effect(() => () => cancelAnimationFrame(frame));
+	const most = $derived(Math.max(Math.abs(range.low), Math.abs(range.high)));
+	/** Not one turn, to what is shown. */
+	const none = $derived(Math.abs(turns.mean) < 0.5);
 	const whole = (value: number): string => formatNumber(Math.abs(value), 0);
 	const fine = (value: number): string => formatNumber(Math.abs(value), 1);
 </script>
@@ -60,14 +63,18 @@
 		<p class="figure leading-none">
 			<span
 				class="text-[56px] font-bold tracking-tighter {verdict === 'none' ? 'px-1 marked' : ''}"
-				data-turns-added>{whole(turns.mean)}</span
+				data-turns-added>{none ? 'none' : whole(turns.mean)}</span
 			>
-			<span class="text-[20px] font-medium">turns{Math.abs(turns.mean) >= 0.5 ? `, ${hand}` : ''}</span>
+			{#if !none}<span class="text-[20px] font-medium">turns, {hand}</span>{/if}
 		</p>
 		<p class="figure text-[15px] text-soft">
-			{whole(Math.min(Math.abs(range.low), Math.abs(range.high)))}–{whole(
-				Math.max(Math.abs(range.low), Math.abs(range.high))
-			)} 9 times out of 10, {fine(perMetre.mean)} a metre
+			{#if most < 0.5}
+				no turns of twist
+			{:else}
+				{whole(Math.min(Math.abs(range.low), Math.abs(range.high)))}–{whole(most)} 9 times out of 10, {fine(
+					perMetre.mean
+				)} a metre
+			{/if}
 		</p>
 		<div class="mt-3">
 			<TwistedLine

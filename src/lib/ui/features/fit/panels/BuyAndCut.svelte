@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { cutFor, formatLength, knotLengthMm } from '$lib/core';
+	import { formatLength } from '$lib/core';
 	import { jobOf } from '$lib/bench/job';
-	import { longUnit, showLong, showSmall } from '$lib/wording/units';
+	import { shoppingOf } from '$lib/bench/shopping';
+	import { longUnit, showLong, showSmall, showToCut } from '$lib/wording/units';
 	import Download from '@lucide/svelte/icons/download';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { download } from '../../../charts/export';
@@ -18,19 +19,8 @@
 
 	const job = $derived(workout && jobOf(fit.form, workout, preferences.schools));
 
-	/** Backings and beds are cut from a spool; lines come as they are. */
-	const cuts = $derived(
-		(workout?.parts ?? []).flatMap((part, i) => {
-			if (part.role !== 'backing' && part.role !== 'bed') return [];
-			const solved = workout!.fit.solved?.index === i;
-			const lengthMm = workout!.fit.layers[i]!.lengthMm;
-			// A little too much can be trimmed, too little cannot: the high end of the range.
-			const wantedMm = solved && lengthMm > 0 ? workout!.estimate.ranges.lengthMm.high : lengthMm;
-			// What the job leaves out is not cut at all.
-			const cut = job!.parts.some(({ id }) => id === part.id) ? knotLengthMm(job!, part.id) : 0;
-			return [{ part, solved, lengthMm, cut: cutFor(wantedMm, cut) }];
-		})
-	);
+	const cuts = $derived(workout && job ? shoppingOf(workout, job) : []);
+	const labelOf = (part: string): string => workout?.parts.find(({ id }) => id === part)?.label ?? '';
 	const bought = $derived(
 		(workout?.parts ?? []).flatMap((part, i) =>
 			part.role === 'backing' || part.role === 'bed'
@@ -63,17 +53,17 @@
 		<tr class="border-b border-ink text-left text-[13px] text-soft">
 			<th class="py-1 font-normal">From a spool</th>
 			<th class="py-1 text-right font-normal">goes on</th>
-			<th class="py-1 text-right font-normal">cut</th>
+			<th class="py-1 text-right font-normal">cut to be sure</th>
 			<th class="py-1 text-right font-normal">buy</th>
 			<th class="py-1 text-right font-normal">left over</th>
 		</tr>
 	</thead>
 	<tbody>
-		{#each cuts as { part, lengthMm, solved, cut } (part.id)}
+		{#each cuts as { id, goesOnMm, about, cut } (id)}
 			<tr class="border-b border-hair">
-				<td class="py-1">{part.label}</td>
-				<td class="py-1 text-right">{solved ? 'about ' : ''}{showLong(lengthMm, units)}</td>
-				<td class="py-1 text-right font-semibold">{showLong(cut.cutMm, units)}</td>
+				<td class="py-1">{labelOf(id)}</td>
+				<td class="py-1 text-right">{about ? 'about ' : ''}{showLong(goesOnMm, units)}</td>
+				<td class="py-1 text-right font-semibold">{showToCut(cut.cutMm, units)}</td>
 				<td class="py-1 text-right">{cut.buyMm.map(retail).join(' + ') || 'none'}</td>
 				<td class="py-1 text-right text-soft">{showLong(cut.leftoverMm, units)}</td>
 			</tr>

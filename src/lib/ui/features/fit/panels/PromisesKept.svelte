@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { GapPromises } from '$lib/inventory/promise';
+	import { dayOf } from '$lib/core';
+	import { showDay } from '$lib/wording/dates';
 	import { showSmall, showSmallRange } from '$lib/wording/units';
 	import { promises as answer } from '../../../state/answers';
 	import { send } from '../../../state/api';
@@ -37,7 +39,7 @@
 		{#each told.promises as { recordId, spool, woundOn, foreseenMm, lowMm, highMm, foundMm, held } (recordId)}
 			<li
 				class="grid grid-cols-[11rem_1fr_9rem] items-center gap-3 text-[14px] max-sm:grid-cols-[7rem_1fr]"
-				title={woundOn}
+				title={showDay(dayOf(woundOn), preferences.locale)}
 			>
 				<span class="truncate">{spool}</span>
 				<span class="relative h-4 border-x border-hair">

@@ -1,14 +1,18 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
+	import { dayOf } from '$lib/core';
+	import { showDay } from '$lib/wording/dates';
 	import { writeLay } from '$lib/setup/read-text';
 	import type { HandSummary } from '$lib/inventory/hand';
 	import Field from '../../../primitives/Field.svelte';
 	import { hands as answer } from '../../../state/answers';
 	import { send } from '../../../state/api';
+	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
 
 	/** How tightly this person winds this backing, learnt from the windings on the rack. */
 	let { fit }: { fit: FitState } = $props();
+	const preferences = usePreferences();
 	let hands = $state.raw<readonly HandSummary[]>();
 	void send('GET', '/api/hands', undefined, { answer }).then((reply) => {
 		if (reply.kind === 'ok') hands = reply.value.hands;
@@ -73,7 +77,13 @@
 		{@render row('before any winding', hand.prior, 'bg-hair')}
 		{#each hand.fills as fill (fill.recordId)}
 			<li class={fill.counts ? '' : 'opacity-40'}>
-				<ul>{@render row(`${fill.spool}, ${fill.woundOn}`, fill, 'bg-backing/60')}</ul>
+				<ul>
+					{@render row(
+						`${fill.spool}, ${showDay(dayOf(fill.woundOn), preferences.locale)}`,
+						fill,
+						'bg-backing/60'
+					)}
+				</ul>
 			</li>
 		{/each}
 		{@render row(`after ${counting} ${counting === 1 ? 'winding' : 'windings'}`, hand.posterior, 'bg-now')}

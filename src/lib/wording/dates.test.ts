@@ -1,6 +1,6 @@
 import { dayNumber, dayNumbered, dayOf, workingDays } from '$lib/core';
 import { afterEach, describe, expect, it } from 'vitest';
-import { showDay, showWeekday } from './dates';
+import { localeOf, showDay, showWeekday } from './dates';
 
 const zone = process.env['TZ'];
 afterEach(() => {
@@ -19,7 +19,7 @@ describe('a day is the same day everywhere', () => {
 			expect(day.add({ days: 1 }).compare(day)).toBe(1);
 			expect(dayNumbered(dayNumber(day)).toString()).toBe(text);
 		}
-		expect(workingDays(dayOf('2026-11-25')).map(showWeekday)).toEqual([
+		expect(workingDays(dayOf('2026-11-25')).map((day) => showWeekday(day))).toEqual([
 			'Wednesday',
 			'Thursday',
 			'Friday',
@@ -27,4 +27,18 @@ describe('a day is the same day everywhere', () => {
 			'Tuesday'
 		]);
 	});
+});
+
+describe('a day is written as the person writes it', () => {
+	it.each([
+		['en-US,en;q=0.9', 'Mar 1, 2027'],
+		['de-DE,en-AU;q=0.5', '1 Mar 2027'],
+		['en', '1 Mar 2027'],
+		['fr', '1 Mar 2027'],
+		['en-<script>', '1 Mar 2027'],
+		['', '1 Mar 2027']
+	])('%s: %s', (languages, text) => {
+		expect(showDay(dayOf('2027-03-01'), localeOf(languages))).toBe(text);
+	});
+	it('and as everywhere where nothing is asked for', () => expect(localeOf(null)).toBe('en-GB'));
 });
