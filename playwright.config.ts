@@ -18,6 +18,7 @@ export default defineConfig({
 	use: {
 		...devices['Desktop Chrome'],
 		viewport: { width: 1280, height: 800 },
+		locale: 'en-GB',
 		serviceWorkers: 'block',
 		trace: 'retain-on-failure',
 		launchOptions: LAUNCH

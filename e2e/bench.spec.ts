@@ -166,7 +166,7 @@ test('ways are chosen once, for this set-up or for all, and the steps follow', a
 	await page.locator('[data-ready]').waitFor();
 	await showStep(page, 'Mount the reel');
 	await expect(page.getByText('rubber cup')).toBeVisible();
-	await expect(page.getByText('Drill or machine: low speed')).toBeVisible();
+	await expect(page.getByText('use low speed and light tension')).toBeVisible();
 	// Another set-up: the drill is the person's, the knot was that set-up's own.
 	await toBench(page, 'Tarn reel A, char');
 	await showStep(page, 'Mount the reel');
@@ -192,7 +192,7 @@ test('turns by a pace, by weight, and no count at all, mixed in one run', async 
 	await page.getByLabel('Supply spool before').fill('120');
 	await page.getByLabel('Supply spool now').fill('130');
 	await page.getByLabel('Supply spool now').blur();
-	await expect(page.getByText('It weighs no less than before')).toBeVisible();
+	await expect(page.getByText('The spool weighs no less than before')).toBeVisible();
 	await page.getByLabel('Supply spool now').fill('110 g');
 	await expect(page.locator('[data-weighed]')).toContainText(/\d+ yd has gone on, give or take\s+\d+ yd/);
 	await page.getByRole('button', { name: /^Set the count to/ }).click();
@@ -282,7 +282,7 @@ test('a photo and a remark stay with their step, taken while the server is away'
 		mimeType: 'image/jpeg',
 		buffer: Buffer.from('not a picture')
 	});
-	await expect(page.getByText('That is not a picture this browser can read')).toBeVisible();
+	await expect(page.getByText("This browser can't read that picture")).toBeVisible();
 	await demo.start();
 	await expect(page.locator('[data-state="saved"]')).toBeVisible();
 	const kept = await fetch(`${demo.url}/api/photos/${await photo.getAttribute('data-photo')}`);

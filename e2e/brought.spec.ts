@@ -9,7 +9,7 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 	await form.getByLabel('Class').selectOption({ label: '#4' });
 	await form.getByLabel('Length').fill('as usual');
 	await form.getByLabel('Length').blur();
-	await expect(form.getByText(/"as usual" is not a measure yet/)).toBeVisible();
+	await expect(form.getByText(/"as usual" isn't a measure/)).toBeVisible();
 	await form.getByRole('button', { name: 'Add it' }).click();
 	await expect(form.getByRole('alert')).toContainText('"as usual"');
 	await form.getByLabel('Length').fill('25');
@@ -25,7 +25,7 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 	await expect(line).toContainText('40 days out');
 	const notice = page.getByRole('listitem').filter({ hasText: 'dusk line: added. Care now shows it.' });
 	await notice.getByRole('button', { name: 'Undo' }).click();
-	await expect(page.getByText('Nothing was wound yet.')).toBeVisible();
+	await expect(page.getByText('Nothing is wound yet.')).toBeVisible();
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'Undone.' })
@@ -33,8 +33,8 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 		.click();
 	await expect(line).toContainText('40 days out');
 	// The day it came is put right like anything else.
-	await line.getByText('Write something else down').click();
-	await line.getByRole('button', { name: /^Put right: .*came/ }).click();
+	await line.getByText('Save something else').click();
+	await line.getByRole('button', { name: /^Correct: .*came/ }).click();
 	await line.getByLabel('On', { exact: true }).fill('2025-06-01');
 	await line.getByRole('button', { name: 'Save the correction' }).click();
 	await expect(line.locator('[data-counts="true"]').filter({ hasText: 'came' })).toContainText('1 Jun 2025');

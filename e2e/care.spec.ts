@@ -4,7 +4,7 @@ import { expect, open, test } from './server';
 
 test('an empty care page teaches', async ({ page }) => {
 	await open(page, '/care');
-	await expect(page.getByText('Nothing was wound yet.')).toBeVisible();
+	await expect(page.getByText('Nothing is wound yet.')).toBeVisible();
 });
 
 test('twelve days out: what falls due, done, undone, and on the rack', async ({ page, demo }) => {
@@ -29,7 +29,7 @@ test('twelve days out: what falls due, done, undone, and on the rack', async ({ 
 	await expect(clean).not.toHaveAttribute('data-overdue', 'true');
 	await page
 		.getByRole('listitem')
-		.filter({ hasText: 'written down.' })
+		.filter({ hasText: 'saved.' })
 		.last()
 		.getByRole('button', { name: 'Undo' })
 		.click();
@@ -47,8 +47,8 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 		.locator('[data-kept]')
 		.filter({ hasText: 'Tarn reel A, char' })
 		.filter({ hasText: 'Weight-forward 6' });
-	await expect(line).toContainText('0.0 turns a metre');
-	await line.getByText('Write something else down').click();
+	await expect(line).toContainText('no twist');
+	await line.getByText('Save something else').click();
 	const other = line.locator('[data-other]');
 	const told = other.getByRole('list', { name: 'What happened to it' });
 	await other.getByLabel('Line in the bight').fill('2 m');
@@ -58,9 +58,9 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await expect(told).toContainText('loop test: 3.0 turns a metre; by the jetty');
 	// Nobody said how it was wound: the test counts about as much as that.
 	await expect(line).toContainText(/1\.\d turns a metre/);
-	await expect(line.getByRole('link', { name: 'Get the twist out' })).toBeVisible();
+	await expect(line.getByRole('link', { name: 'Take the twist out' })).toBeVisible();
 	// Miscounted: put right, and what was written first stays to be read.
-	await told.getByRole('button', { name: /^Put right: .*loop test/ }).click();
+	await told.getByRole('button', { name: /^Correct: .*loop test/ }).click();
 	await expect(other.getByLabel('Times it spins')).toHaveValue('3');
 	await other.getByLabel('Times it spins').fill('1');
 	await other.getByRole('button', { name: 'Save the correction' }).click();
@@ -80,7 +80,7 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await expect(coil).toHaveCount(1);
 	await page.reload();
 	await page.locator('html[data-alive]').waitFor();
-	await coil.getByText('Write something else down').click();
+	await coil.getByText('Save something else').click();
 	await coil.getByRole('combobox', { name: 'What happened' }).selectOption({ label: 'shortened' });
 	await coil.getByLabel('By how much').fill('a bit');
 	await expect(coil.getByRole('button', { name: 'Save it' })).toBeDisabled();
@@ -92,7 +92,7 @@ test('a loop test, put right, a coil, and their taking back: history stays', asy
 	await expect(backing.locator('[data-due="tug-test"]')).toContainText('the line over it was changed');
 	await backing.getByRole('button', { name: 'Doubtful' }).click();
 	await expect(backing).toContainText('tug test doubtful');
-	await expect(backing.locator('[data-due="tug-test"]')).toContainText('it did not pass');
+	await expect(backing.locator('[data-due="tug-test"]')).toContainText('it failed its test');
 });
 
 test('the time line is read by keys, moved in time, and filtered', async ({ page, demo }) => {
@@ -180,7 +180,7 @@ test('what to do before a day, as an evening and as a week in a shop', async ({ 
 	await expect(items).toHaveCount(all);
 	expect(await minutes()).toBe(total);
 	await page.getByLabel('Minutes a day').fill('10');
-	await expect(page.locator('[data-over]')).toContainText('No room for these');
+	await expect(page.locator('[data-over]')).toContainText('There is no time for these');
 	await page.getByLabel('Before').fill('2028-06-01');
 	await expect(page.locator('[data-plan-total]')).toContainText('before 1 Jun 2028');
 	await expect.poll(() => items.count()).toBeGreaterThan(all);
@@ -239,7 +239,7 @@ test('what is said while the server is away is told not to be written down', asy
 	await server.start();
 	const due = page.locator('[data-due="tug-test"]').first();
 	await due.getByRole('button', { name: 'Failed' }).click();
-	await expect(page.getByText('did not pass')).toHaveCount(2);
+	await expect(page.getByText(/it failed/)).toHaveCount(2);
 });
 
 test('the calendar is subscribed to: valid, and each on its day', async ({ demo }) => {

@@ -54,7 +54,7 @@ test('a counter through lost messages, backward turns, a cut link, a reload and 
 
 	counter.set({ running: true, pace: 3000, jitter: 0.5, loss: 0.4 });
 	await expect.poll(() => turnsOn(page)).toBeGreaterThan(60);
-	await expect(page.locator('[data-missed]')).toContainText('made good by the next');
+	await expect(page.locator('[data-missed]')).toContainText('made up for by the next one');
 	// Two taps by hand meanwhile: ways of counting mix.
 	await page.keyboard.press('t');
 	await page.keyboard.press('-');
@@ -137,9 +137,9 @@ test('turns while nothing is wound belong to no part; what is no counter is said
 	await expect.poll(() => turnsOn(page)).toBe(7);
 	await page.getByRole('button', { name: 'Unlink' }).click();
 	await link(page, 'off');
-	await page.getByLabel('Address of the counter').fill('not an address');
+	await page.getByLabel('Address of the counter').fill("isn't an address");
 	await page.getByRole('button', { name: 'Link', exact: true }).click();
-	await expect(page.getByText('That is not an address')).toBeVisible();
+	await expect(page.getByText("That isn't an address")).toBeVisible();
 	await page.getByLabel('Address of the counter').fill(demo.url);
 	await page.getByRole('button', { name: 'Link', exact: true }).click();
 	await link(page, 'connecting');

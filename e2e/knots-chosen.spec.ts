@@ -31,7 +31,7 @@ test('thicknesses are typed as they are read, and nonsense is told what to do', 
 	await expect(chooser.locator('[data-answer]')).toHaveAttribute('data-answer', 'surgeons-join');
 	const thin = chooser.getByRole('textbox', { name: 'Thinner one' });
 	await thin.fill('0.25 mm');
-	await chooser.getByLabel('Has to run smoothly').check();
+	await chooser.getByLabel('It has to run smoothly').check();
 	await expect(chooser.locator('[data-answer]')).toHaveAttribute('data-answer', 'blood-knot');
 	await thin.fill('thin');
 	await thin.blur();
@@ -118,7 +118,7 @@ test('a knot is practised: right and wrong answers, kept, and due in time for th
 	const third = (await outcome.getAttribute('data-outcome')) === 'true';
 	await server.stop();
 	await page.getByRole('button', { name: 'Go on' }).click();
-	await expect(trainer).toContainText('not kept yet');
+	await expect(trainer).toContainText("isn't saved yet");
 	await server.start();
 	await page.getByRole('button', { name: 'Try again' }).click();
 	await expect(trainer).toContainText('This knot comes up again on');
@@ -130,7 +130,7 @@ test('a knot is practised: right and wrong answers, kept, and due in time for th
 	// A season that is near brings it forward; the day is kept.
 	const day = (from: number) => new Date(Date.now() + from * 86_400_000).toISOString().slice(0, 10);
 	await page.getByLabel('The day you next wind your spools').fill(day(30));
-	await expect(page.getByText('a week before it')).toBeVisible();
+	await expect(page.getByText('at least a week before')).toBeVisible();
 	await page.reload();
 	await page.locator('html[data-alive]').waitFor();
 	await expect(page.getByLabel('The day you next wind your spools')).toHaveValue(day(30));

@@ -12,16 +12,16 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 	const good = await answer(page, 'stop-depth');
 
 	const cases: [string, string, RegExp][] = [
-		['Across the rims', 'a teacup', /not a measure yet/],
-		['Across the rims', '1e308', /not a measure yet|not a unit/],
+		['Across the rims', 'a teacup', /isn't a measure/],
+		['Across the rims', '1e308', /isn't a measure|isn't a unit/],
 		['Across the rims', '-84 mm', /between 5 and 400/],
 		['Across the rims', '0', /between 5 and 400/],
-		['Across the arbor', '90 mm', /does not go inside a rim/],
+		['Across the arbor', '90 mm', /doesn't go inside a rim/],
 		['Between the flanges', '1,000 mm', /thousands or a decimal/],
 		['Inside the frame', '20 mm', /no room around an arbor/],
 		['Whole length', '2 yd', /shorter than the head/],
 		['Gap to leave', '80 mm', /leaves nothing to wind on/],
-		['Leader', '5 cubits', /not a unit known here/]
+		['Leader', '5 cubits', /isn't a unit that Wendle knows/]
 	];
 	for (const [label, typed, message] of cases) {
 		const field = page.getByRole('textbox', { name: label });
@@ -39,8 +39,8 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 	}
 	await page.getByRole('button', { name: 'Edit the Braided polyester, 20 lb' }).click();
 	for (const [typed, message] of [
-		['NaN', /not a measure yet/],
-		['20 wraps in 0 mm', /not a measure yet/],
+		['NaN', /isn't a measure/],
+		['20 wraps in 0 mm', /isn't a measure/],
 		['90 wraps in 1 mm', /between 0.05 and 5/]
 	] as const) {
 		const field = page.getByRole('textbox', { name: 'Ø if measured' });
@@ -83,8 +83,8 @@ test('nonsense at the end of the job', async ({ page, demo }) => {
 	await page.getByLabel('Gap with the line on').fill('a thumb');
 	await page.getByLabel('Note').fill('kept');
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();
-	await expect(page.getByText(/"lots" is not a measure yet/)).toBeVisible();
-	await expect(page.getByText(/"a thumb" is not a measure yet/)).toBeVisible();
+	await expect(page.getByText(/"lots" isn't a measure/)).toBeVisible();
+	await expect(page.getByText(/"a thumb" isn't a measure/)).toBeVisible();
 	await expect(page.getByLabel('Note')).toHaveValue('kept');
 	await demo.stop();
 	await page.getByLabel('Turns of backing').fill('');

@@ -74,7 +74,7 @@ test('two lines swapped at the bench, and both found; undone, they are where the
 	await expect(row(page, 'thin sinker')).toContainText('Beck reel, grayling');
 	await expect(row(page, 'thin sinker')).toContainText('gap 6.2 mm');
 	// Pulled over the side of a spool that stood still, it has its twist from the first day.
-	await expect(row(page, 'thin sinker').getByRole('link', { name: 'Get the twist out' })).toBeVisible();
+	await expect(row(page, 'thin sinker').getByRole('link', { name: 'Take the twist out' })).toBeVisible();
 	// The coil has a label, true to size.
 	await row(page, 'WF4 for the beck').getByRole('link', { name: 'Print its label' }).click();
 	const label = page.locator('[data-label]');
@@ -87,7 +87,7 @@ test('two lines swapped at the bench, and both found; undone, they are where the
 	await page.getByRole('link', { name: 'Bench', exact: true }).click();
 	await page.getByRole('link', { name: /^1 winding before/ }).click();
 	await page.getByRole('button', { name: /^Undo this winding/ }).click();
-	await expect(page.getByText('The winding is taken back.')).toBeVisible();
+	await expect(page.getByText('The winding is undone.')).toBeVisible();
 	await open(page, `${demo.url}/care`);
 	await expect(row(page, 'WF4 for the beck')).toHaveCount(0);
 	await expect(row(page, 'thin sinker')).toHaveCount(0);
@@ -158,7 +158,7 @@ test('twist walked out at the bench, counted in, and tested', async ({ page, dem
 	await open(page, `${demo.url}/care`);
 	const line = row(page, 'Weight-forward 8, intermediate');
 	await expect(line).toContainText(/[12]\.\d turns a metre/);
-	await line.getByRole('link', { name: 'Get the twist out' }).click();
+	await line.getByRole('link', { name: 'Take the twist out' }).click();
 	await expect(page.locator('[data-this-line]')).toContainText('turns a metre now');
 	await page.getByLabel('Longest straight, empty stretch').fill('20 m');
 	await page.getByLabel('Longest straight, empty stretch').blur();
@@ -177,7 +177,7 @@ test('twist walked out at the bench, counted in, and tested', async ({ page, dem
 		'Loop test': async () => {
 			await page.getByLabel('Line in the bight').fill('2 m');
 			await page.getByLabel('Times it spins round').fill('0.5');
-			await page.getByRole('button', { name: 'Write in' }).click();
+			await page.getByRole('button', { name: 'Save reading' }).click();
 			await expect(page.locator('[data-loop-read]')).toContainText('0.5 turns a metre');
 		}
 	});

@@ -67,7 +67,7 @@ test('a loop test says how twisted it is, and the place how to get it out', asyn
 	await loop.getByRole('textbox').fill('2 m');
 	await loop.getByRole('spinbutton').fill('1');
 	await expect(loop.locator('[data-per-metre]')).toHaveText('1.0');
-	await expect(loop).toContainText('when there is time');
+	await expect(loop).toContainText('when you have time');
 	const out = page.locator('[data-get-out]');
 	await expect(out.locator('[data-best-way]')).toHaveAttribute('data-best-way', 'stretch-and-walk');
 	await expect(out).toContainText('one pass');

@@ -22,7 +22,7 @@ test('the spool by what is on it now, dished, flared', async ({ page }) => {
 	await page.getByLabel('Arbor where lowest').fill('30 mm');
 	await expect.poll(() => answer(page, 'length')).toBeGreaterThan(straight);
 	await page.getByLabel('Arbor where lowest').fill('60 mm');
-	await expect(page.getByText(/The profile goes from floor to rim/)).toBeVisible();
+	await expect(page.getByText(/A profile goes from the arbor out to the rim/)).toBeVisible();
 	await page.getByRole('radio', { name: 'flared rims' }).click();
 	await page.getByLabel('Between the rims').fill('26 mm');
 	await page.getByLabel('Between, at the arbor').fill('21 mm');
@@ -39,12 +39,12 @@ test('a line weighed, by a table that is pasted, and a table with a gap', async 
 	await page.getByLabel('Known', { exact: true }).selectOption('By table');
 	await page.getByRole('button', { name: 'Paste a table' }).click();
 	const broken = 'from (ft),to (ft),start (mm),end (mm)\n0,51,0.9,0.9\n57,83,1.25,1.25';
-	await page.getByLabel(/From the maker/).fill(broken);
+	await page.getByLabel(/Paste the maker\'s table/).fill(broken);
 	await page.getByRole('button', { name: 'Use this table' }).click();
-	await expect(page.getByRole('alert').filter({ hasText: 'fill the gap' })).toBeVisible();
-	await expect(page.getByLabel(/From the maker/)).toHaveValue(broken);
+	await expect(page.getByRole('alert').filter({ hasText: 'Fill the gap' })).toBeVisible();
+	await expect(page.getByLabel(/Paste the maker\'s table/)).toHaveValue(broken);
 	await page
-		.getByLabel(/From the maker/)
+		.getByLabel(/Paste the maker\'s table/)
 		.fill(
 			'length (ft);start (mm);end (mm)\n51;0.90;0.90\n6;0.90;1.25\n26;1.25;1.25\n6;1.25;0.90\n0.5;0.9;0.9'
 		);
@@ -53,7 +53,7 @@ test('a line weighed, by a table that is pasted, and a table with a gap', async 
 	await expect(page.locator('[data-taper]')).toContainText(/grains over the first 30 ft/);
 	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
 	await page.getByLabel('Row 2, end diameter').fill('wide');
-	await expect(page.getByText(/"wide" is not a measure yet/)).toBeVisible();
+	await expect(page.getByText(/"wide" isn't a measure/)).toBeVisible();
 });
 
 test('a backing by wraps on a rule, and a part of given length', async ({ page }) => {
@@ -153,7 +153,7 @@ test('a swap of heads, the colours of a running line, and the colour of a joint'
 	await page.getByLabel('Colour', { exact: true }).fill('#7a8a4a');
 	await page.locator('[data-strand="running-line"]').click();
 	await page.getByLabel('Colour', { exact: true }).fill('#6a8a4a');
-	await expect(page.locator('[data-contrast="poor"]')).toContainText('will be missed');
+	await expect(page.locator('[data-contrast="poor"]')).toContainText('is hard to see');
 	await page.getByLabel('Colour', { exact: true }).fill('#ff6a00');
 	await expect(page.locator('[data-contrast="clear"]')).toBeVisible();
 });
@@ -170,13 +170,13 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 	const byDepth = await width();
 	await page.getByRole('radio', { name: 'the length' }).click();
 	await expect.poll(width).toBeGreaterThan(byDepth * 1.2);
-	await page.getByText('How far each may be off').click();
+	await page.getByText('How far off each measure may be').click();
 	await page.getByLabel('Backing, thickness').fill('0.1 %');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('1 mm');
 	await expect(page.locator('[data-sure="rub"]')).toContainText('%');
 	await page.getByLabel('Tightness').fill('plenty');
 	await page.keyboard.press('Tab');
-	await expect(page.getByRole('tabpanel').getByText(/is not a share yet/)).toBeVisible();
+	await expect(page.getByRole('tabpanel').getByText(/isn\'t a percentage/)).toBeVisible();
 });
 
 test('which way: a ladder with a recommendation, and a half-fit', async ({ page }) => {
@@ -187,7 +187,7 @@ test('which way: a ladder with a recommendation, and a half-fit', async ({ page 
 	const depth = await answer(page, 'stop-depth');
 	await page.getByLabel('Depth with the line alone').fill('11 mm');
 	await expect.poll(() => answer(page, 'stop-depth')).not.toBe(depth);
-	await expect(page.getByText(/what this line really takes on this spool/)).toBeVisible();
+	await expect(page.getByText(/that this line really takes on this spool/)).toBeVisible();
 	await page.getByLabel('Depth with the line alone').fill('40 mm');
 	await page.keyboard.press('Tab');
 	await expect(page.getByRole('tabpanel').getByText(/below the arbor/)).toBeVisible();
@@ -286,7 +286,7 @@ test('compare every spool with every line: sorted, by another backing, and on to
 	await page.getByLabel('On this spool').selectOption('Tarn reel A, char');
 	await page.getByRole('checkbox', { name: 'WF6F' }).check();
 	await page.getByRole('checkbox', { name: 'WF8I' }).check();
-	await expect(page.locator('[data-shared]')).toContainText('decides');
+	await expect(page.locator('[data-shared]')).toContainText('sets the limit');
 	await page.getByLabel('Gap to keep with WF6F').fill('40 mm');
 	await expect(page.locator('[data-shared]')).toContainText('does not fit');
 	await page.getByLabel('Gap to keep with WF6F').fill('a bit');

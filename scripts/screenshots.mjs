@@ -17,7 +17,6 @@ const OUT = join(root, 'docs/screenshots');
 const VIEWS = /** @type {const} */ ([
 	['rack', '', '', 1280, 'light'],
 	['fit', 'Tarn reel A, char', 'fit/{}', 1280, 'light'],
-	['fit-dark', 'New arrival, boxed', 'fit/{}', 1280, 'dark'],
 	['fit-narrow', 'Beck reel, grayling', 'fit/{}', 390, 'light'],
 	['fit-new', '/fit/new', '', 1280, 'light'],
 	['fit-sure', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'How sure?'],
@@ -33,6 +32,7 @@ const VIEWS = /** @type {const} */ ([
 	['twist', '/twist', '', 1280, 'light'],
 	['swap', 'Beck reel, grayling', 'swap', 1280, 'dark'],
 	['care', '/care', '', 1280, 'light'],
+	['learnt', '/learnt', '', 1280, 'light'],
 	['bench-sheet', 'Long rod, sea-run char', 'bench/{}/sheet', 1280, 'light']
 ]);
 
@@ -55,7 +55,10 @@ try {
 			() => false
 		);
 	for (const [name, subject, place, width, theme, tab] of VIEWS) {
-		const context = await browser.newContext({ viewport: { width, height: width < 500 ? 844 : 800 } });
+		const context = await browser.newContext({
+			locale: 'en-GB',
+			viewport: { width, height: width < 500 ? 844 : 800 }
+		});
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: BASE }]);
 		const page = await context.newPage();
 		await page.goto(subject.startsWith('/') ? BASE + subject : BASE);

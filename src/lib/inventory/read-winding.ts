@@ -25,7 +25,7 @@ function readMm(text: string, units: UnitSystem, field: 'depth' | 'gap', min: nu
 export function readWinding(form: WindingForm, units: UnitSystem): Result<Readings> {
 	const turns = emptyIsNull(form.turns, () => readTurns(form.turns, ['turns']));
 	const depth = emptyIsNull(form.depth, () => readMm(form.depth, units, 'depth', 0));
-	// A gap may come out negative: the line stands above the rim, and that is worth writing down.
+	// A gap may come out negative: the line is above the rim, and that is worth writing down.
 	const gap = emptyIsNull(form.gap, () => readMm(form.gap, units, 'gap', -20));
 	const issues: Issue[] = [turns, depth, gap].flatMap((r) => (r.ok ? [] : r.issues));
 	return turns.ok && depth.ok && gap.ok

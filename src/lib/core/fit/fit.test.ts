@@ -122,7 +122,7 @@ describe('fits and misfits', () => {
 		expect(over).toMatchObject({ fits: false });
 		expect(over.solved).toBeUndefined();
 	});
-	it('measures the gap to the frame where there is one, and never stands above the rim', () => {
+	it('measures the gap to the frame where there is one, and never is above the rim', () => {
 		const framed = fitted(spoolOf(84, 38, 21, 88), [BACKING, LINE], 4);
 		expect(framed.layers.at(-1)!.outerRadiusMm).toBeCloseTo(40, 9);
 		expect(solveFit(spoolOf(84, 38, 21, 88), [BACKING, LINE], 1)).toMatchObject({

@@ -62,7 +62,7 @@ function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0)
 export const OVERHAND_ARBOR: Knot = {
 	slug: 'overhand-arbor',
 	name: 'Overhand on the arbor, with its stopper',
-	joins: 'Backing to the arbor: two plain knots; doubled, each with one pass more.',
+	joins: 'Backing to the arbor with two plain knots. Doubled, each has one more pass.',
 	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
 	stages: staged(
 		(pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps),
@@ -70,21 +70,21 @@ export const OVERHAND_ARBOR: Knot = {
 			{
 				title: 'Round the arbor',
 				instruction: 'Lead the end round the arbor, two turns or three, and back beside the standing part.',
-				mistake: 'In a closed cage: threading it after tying. Through the opening first.',
+				mistake: 'In a closed cage, threading it after tying. Pass it through the opening first.',
 				looks: 'Two strands side by side, ten inches of end to work with.',
 				pose: { end: 0, gap: 0.8, tag: 6, snug: 0 }
 			},
 			{
 				title: 'An overhand round it',
 				instruction: 'Tie an overhand with the end, round the standing part.',
-				mistake: 'Tied in the end alone, beside the standing part: then nothing slides down.',
+				mistake: 'Tied in the end alone, beside the standing part. Then nothing slides down.',
 				looks: 'The standing part runs straight through the knot.',
 				pose: { end: 3, gap: 0.6, tag: 6, snug: 0 }
 			},
 			{
 				title: 'A stopper in the end',
 				instruction: 'An overhand in the end itself, close behind the first.',
-				mistake: 'Tied too far out: the first knot slips until it reaches it.',
+				mistake: 'Tied too far out. The first knot then slips until it reaches the stopper.',
 				looks: 'Two knots, the second in the end alone.',
 				pose: { end: 4, gap: 0.6, tag: 6, snug: 0 }
 			},
@@ -112,7 +112,7 @@ export const UNI_ARBOR: Knot = {
 			{
 				title: 'Round the arbor',
 				instruction: 'Lead the end round the arbor and back along the standing part.',
-				mistake: 'In a closed cage: threading it after tying. Through the opening first.',
+				mistake: 'In a closed cage, threading it after tying. Pass it through the opening first.',
 				looks: 'The two strands lie side by side.',
 				pose: { end: 0, gap: 0.8, tag: 9, snug: 0 }
 			},
@@ -126,7 +126,7 @@ export const UNI_ARBOR: Knot = {
 			{
 				title: 'Turns',
 				instruction: 'Wrap on toward the arbor, four turns or five, side by side.',
-				mistake: 'A turn laid over another: then it will not slide.',
+				mistake: "One turn lies over another. Then the knot doesn't slide.",
 				looks: 'Turns side by side over both strands.',
 				pose: { end: 2, gap: 0.8, tag: 9, snug: 0 }
 			},
@@ -214,7 +214,7 @@ export const SPOOL_LOOP: Knot = {
 				{
 					title: 'A loop that goes over it',
 					instruction: "Tie a double surgeon's loop, wide enough to go over the whole spool.",
-					mistake: 'Measured on the arbor: it has to pass over the rims.',
+					mistake: 'Measured on the arbor. The loop has to pass over the rims.',
 					looks: 'The loop, held against the spool, is wider than the rim.',
 					pose: { on: 0, slack: 3, trim: 0 }
 				},
@@ -222,7 +222,7 @@ export const SPOOL_LOOP: Knot = {
 					title: 'In front of the spool',
 					instruction:
 						'Hold the spool out of its frame, and the loop before it, the standing part toward the reel seat.',
-					mistake: 'Leading away from the seat: then the loop can turn with the arbor.',
+					mistake: 'It leads away from the reel seat. Then the loop can turn with the arbor.',
 					looks: "The loop's end points at the reel seat.",
 					pose: { on: 1, slack: 3, trim: 0 }
 				}
@@ -232,8 +232,8 @@ export const SPOOL_LOOP: Knot = {
 			{
 				title: 'Over the rim',
 				instruction: 'Pass it over the rim on to the arbor. For more hold twist it, and pass it over again.',
-				mistake: 'Passed again without a twist: it falls off the way it came.',
-				looks: 'As many turns round the arbor as you wanted, none crossed but where they leave.',
+				mistake: 'Passed again without a twist. The loop falls off the way it came.',
+				looks: 'As many turns round the arbor as you wanted, crossed only where they leave.',
 				pose: { on: 2, slack: 3, trim: 0 }
 			},
 			{

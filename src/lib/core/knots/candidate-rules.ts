@@ -40,7 +40,7 @@ export const LOOP_OFF: Rule = {
 export const NEEDS_PRACTICE: Rule = {
 	when: (s) => s.skill === FIRST,
 	points: -1,
-	says: 'Wants a few tries before it lies right.'
+	says: 'You need a few tries before it lies right.'
 };
 export const NAIL_RULES: readonly Rule[] = [
 	SMOOTH,
@@ -54,5 +54,5 @@ export const NAIL_RULES: readonly Rule[] = [
 export const BARE: Rule = {
 	when: (s) => s.slick && s.arbor === 'bare',
 	points: -0.5,
-	says: 'On bare metal this braid turns whatever the knot: a layer of tape or a bed of mono under it first.'
+	says: 'On bare metal this braid slips, whichever knot you tie. Put a layer of tape or a bed of mono under it first.'
 };

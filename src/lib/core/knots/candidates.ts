@@ -72,7 +72,7 @@ export const CANDIDATES: readonly Candidate[] = [
 			{
 				when: (s) => s.place !== 'bed' && ratio(s) > 1.6,
 				points: -2,
-				says: 'Wants two strands of about the same thickness.'
+				says: 'It needs two strands of about the same thickness.'
 			},
 			...CUT_TO_CHANGE.map((rule): Rule => ({
 				...rule,
@@ -98,7 +98,7 @@ export const CANDIDATES: readonly Candidate[] = [
 			{
 				when: (s) => s.swaps === 'often',
 				points: 1,
-				says: 'Lines are passed through it often: it does not curl.'
+				says: "You pass lines through it often, and it doesn't curl."
 			},
 			{ when: (s) => s.smooth, points: -0.7, says: 'Two small lumps in the guides instead of one.' }
 		]
@@ -130,7 +130,7 @@ export const CANDIDATES: readonly Candidate[] = [
 			{ when: (s) => s.swaps === 'often', points: 3, says: 'Lines are changed often here.' },
 			{ when: (s) => s.swaps === 'seldom', points: 1, says: 'The next change takes minutes.' },
 			{ when: (s) => s.smooth, points: -1.5, says: 'A lump that is felt in small guides.' },
-			{ when: (s) => s.skill === FIRST, points: 0.5, says: 'Nothing to learn but to lie it square.' }
+			{ when: (s) => s.skill === FIRST, points: 0.5, says: 'You only have to learn to draw it up square.' }
 		]
 	},
 	{
@@ -151,9 +151,9 @@ export const CANDIDATES: readonly Candidate[] = [
 			{
 				when: without('tube', 'nail-tool', 'stiff-piece'),
 				points: -2,
-				says: 'Two nail knots, and nothing at hand to tie them over.'
+				says: 'It takes two nail knots, and you have nothing to tie them over.'
 			},
-			{ when: without('glue'), points: -1, says: 'Its ends want sealing, and there is no glue at hand.' },
+			{ when: without('glue'), points: -1, says: 'Its ends need sealing, and you have no glue.' },
 			{ when: (s) => s.skill === FIRST, points: -1, says: 'Two nail knots to get right.' }
 		]
 	},
@@ -177,7 +177,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		slug: 'nail-knot-pulled',
 		wraps: nailWraps,
 		places: JOINTS,
-		buys: 'The same knot with what lies about: a stiff thin piece and a loop of fine mono.',
+		buys: 'The same knot with what you have: a stiff thin piece and a loop of fine mono.',
 		points: 2.6,
 		rules: [
 			...NAIL_RULES,
@@ -188,7 +188,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		slug: 'albright',
 		wraps: ({ water, slick }) => (water === 'salt' || slick ? 10 : 8),
 		places: ['backing-line', 'line-line', 'leader-line', 'bed'],
-		buys: 'Joins thin to thick with nothing but fingers.',
+		buys: 'Joins thin to thick, and you need only your fingers.',
 		points: 2.6,
 		rules: [
 			...CUT_TO_CHANGE,

@@ -150,7 +150,7 @@ export const BLOOD_KNOT: Knot = {
 			{
 				title: 'Cross them',
 				instruction: 'Cross the two ends, 6 in of each beyond the crossing.',
-				mistake: 'Ends of very different thickness: the thin one needs more turns, or another knot.',
+				mistake: 'The ends differ a lot in thickness. The thin one needs more turns, or another knot.',
 				looks: 'The ends side by side in the middle.',
 				pose: { one: 0, other: 0, gap: 0.5, tag: 6 }
 			},

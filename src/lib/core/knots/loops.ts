@@ -112,8 +112,8 @@ export const LOOP_TO_LOOP: Knot = {
 	stages: staged(twoLoops, [
 		{
 			title: 'Two loops',
-			instruction: "Take the loop of what is on the reel, and the line's own loop.",
-			mistake: 'A loop too small: the whole coil of line has to pass through the one on the reel.',
+			instruction: "Take the loop of the strand on the reel, and the line's own loop.",
+			mistake: 'The loop is too small. The whole coil of line has to pass through the loop on the reel.',
 			looks: 'Two loops, each open, pointing at each other.',
 			pose: APART
 		},
@@ -136,12 +136,12 @@ export const LOOP_TO_LOOP: Knot = {
 		{
 			title: 'Draw up square',
 			instruction: 'Pull both sides at once, and help the loops over each other with a thumbnail.',
-			mistake: 'Pulling on one side only: its loop flips over and hitches round the other.',
+			mistake: 'Pulling on one side only. Its loop flips over and hitches round the other.',
 			looks: 'A square, like a reef knot: the same from both sides, no lump.',
 			pose: SQUARE,
 			wrong: {
 				strands: hitched,
-				says: 'Hitched: one loop has flipped and sits round the other as a lump. It cuts under load.'
+				says: 'One loop has flipped and makes a lump round the other. It cuts the line when you pull.'
 			}
 		}
 	])

@@ -53,13 +53,13 @@ const DRAW = {
 	title: 'Draw up',
 	instruction:
 		'Moisten. Pull both ends in turn, gently, and settle the wraps with a thumbnail before pulling hard.',
-	mistake: 'Pulled hard too early, the wraps pile on each other.',
+	mistake: 'Pulled hard too early. The wraps then pile on each other.',
 	looks: 'The wraps close up, none over another, and bite into the coating.'
 };
 const TRIM = {
 	title: 'Trim',
 	instruction: 'Pull against the line, hard. Trim the end and the tip of the line close.',
-	mistake: 'A tag left long catches in the guides, unless you want to feel it.',
+	mistake: 'A tag end left long. It catches in the guides, unless you want to feel it there.',
 	looks: 'A smooth barrel; it does not slide.',
 	cautions: ['blades']
 } as const;
@@ -94,7 +94,7 @@ const tubeStages = (thing: string, lay: string): KnotStage[] =>
 		{
 			title: 'Through',
 			instruction: `Pass the end back through the ${thing}, under all wraps.`,
-			mistake: 'Lifting the thumb to look: the wraps spring apart.',
+			mistake: 'Lifting your thumb to look. The wraps then spring apart.',
 			looks: 'The end comes out where the wraps began.',
 			pose: { end: 3, ...OPEN }
 		},

@@ -83,7 +83,7 @@ export function gaugePlan(gauge: Gauge, title: string, heights: (mm: number) => 
 				size: 3,
 				text: `${label}, ${heights(heightMm)}`
 			})),
-			{ x: strip.x + strip.width + 4, y: foot, size: 3, text: 'stands on the arbor' },
+			{ x: strip.x + strip.width + 4, y: foot, size: 3, text: 'stand it on the arbor' },
 			{
 				x: PAD_MM,
 				y: control.y + 6,

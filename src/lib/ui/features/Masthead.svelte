@@ -26,7 +26,8 @@
 			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',
 			on: place === 'fit'
 		},
-		...(id && id !== 'new' ? [{ href: `/bench/${id}`, label: 'Bench', on: place === 'bench' }] : [])
+		...(id && id !== 'new' ? [{ href: `/bench/${id}`, label: 'Bench', on: place === 'bench' }] : []),
+		{ href: '/help', label: 'Help', on: place === 'help' }
 	]);
 
 	const UNITS: readonly { value: UnitSystem; label: string }[] = [

@@ -61,13 +61,13 @@
 		error={trouble}
 		oninput={(value) => ([text, trouble] = [value, undefined])}
 	/>
-	<button type="submit" class="action-quiet min-h-12" disabled={text.trim() === ''}>Write in</button>
+	<button type="submit" class="action-quiet min-h-12" disabled={text.trim() === ''}>Save reading</button>
 </form>
 {#if seenMm !== undefined}
 	<p class="mt-3 max-w-[52ch] text-[21px]" role="status" data-correction>
-		{showSmall(seenMm, units)} seen, {showSmall(wantedMm, units)} planned.
+		You measured {showSmall(seenMm, units)}, and {showSmall(wantedMm, units)} was planned.
 		{#if Math.abs(seenMm - wantedMm) <= ENOUGH_MM}
-			That is it.
+			That's right.
 		{:else if now && !winding.surprise}
 			{@const { turns, lengthMm, stopDepthMm } = now.todo}
 			{turns.value < 0 ? 'Take off' : 'Add'}
@@ -82,7 +82,7 @@
 	{#if now && !winding.surprise && now.gap.asItIs.range.low < RUBS_MM}
 		<p class="mt-2 max-w-[52ch] text-[17px] text-warn" data-second-place>
 			The gap is {showSmallRange(now.gap.asItIs.range.low, now.gap.asItIs.range.high, units)}
-			{small}, nine times out of ten, so it may rub. Measure it in a second place.
+			{small}, 9 times out of 10, so it may rub. Measure it in a second place.
 		</p>
 	{/if}
 {/if}

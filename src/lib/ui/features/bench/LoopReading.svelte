@@ -28,7 +28,7 @@
 	}}
 >
 	<LoopCount {...read} onchange={(changed) => (typed = changed)} />
-	<button type="submit" class="action-quiet min-h-12">Write in</button>
+	<button type="submit" class="action-quiet min-h-12">Save reading</button>
 </form>
 {#if written && !typed}
 	<p class="mt-3 text-[21px]" role="status" data-loop-read>

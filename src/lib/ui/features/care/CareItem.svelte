@@ -48,7 +48,7 @@
 		</p>
 		<p class="no-print flex flex-wrap gap-x-4 text-[15px]">
 			{#if twists && twistVerdict(row.perMetre.mean) !== 'none'}
-				<a class="underline" href="/twist?line={encodeURIComponent(kept.id)}">Get the twist out</a>
+				<a class="underline" href="/twist?line={encodeURIComponent(kept.id)}">Take the twist out</a>
 			{/if}
 			{#if row.spoolId === null && !row.retired}
 				<a class="underline" href="/label/coil?of={encodeURIComponent(kept.id)}">Print its label</a>

@@ -158,7 +158,12 @@
 	>
 		<div bind:this={editor} class="space-y-5 pt-4">
 			<section class="space-y-2.5" aria-label="Spool" data-part="spool">
-				<h2 class="text-[15px] font-semibold">Spool</h2>
+				<h2 class="flex items-baseline justify-between text-[15px] font-semibold">
+					Spool
+					<a href="/help/words" class="text-[13px] font-normal text-soft underline"
+						>What do these words mean?</a
+					>
+				</h2>
 				<SpoolFields {fit} />
 			</section>
 			<StackFields {fit} {selected} onselect={(id) => (selected = id)} />

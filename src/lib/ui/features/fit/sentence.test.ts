@@ -58,7 +58,7 @@ describe('the judging sentence', () => {
 			/^200 yd of backing leaves a gap of \d\.\d mm, and you want 4\.0 mm\. Leave \d+ yd off: wind \d+ yd, and stop \d+\.\d mm below the rim\.$/
 		);
 		expect(judgement(own('300 yd'), 'yd-mm')).toMatch(
-			/^With 300 yd .* stands \d+\.\d mm too high, and rubs\. Leave .* Keep the rest/
+			/^With 300 yd .* is \d+\.\d mm too high, and it rubs\. Leave .* Keep the rest/
 		);
 		expect(judgement(own('60 yd'), 'yd-mm')).toMatch(/Another \d+ yd would leave it\.$/);
 		expect(judgement(own(`${right.toFixed(0)} yd`), 'yd-mm')).toMatch(/leaves the gap you want\.$/);

@@ -38,7 +38,7 @@ function givenWords({ fit, problem, stopIndex }: Workout, given: RightLength, un
 	if (Math.abs(fit.gapMm - problem.gapMm) < SAME_GAP_MM) return `${own} of backing leaves the gap you want.`;
 	const leaves =
 		fit.gapMm < 0
-			? `With ${own} of backing the line stands ${showSmall(-fit.gapMm, units)} too high, and rubs.`
+			? `With ${own} of backing the line is ${showSmall(-fit.gapMm, units)} too high, and it rubs.`
 			: `${own} of backing leaves a gap of ${showSmall(fit.gapMm, units)}, and you want ${wanted}.`;
 	if (given.leftMm < 0) return `${leaves} Another ${showLong(-given.leftMm, units)} would leave it.`;
 	if (given.lengthMm <= 0) return `${leaves} With no backing at all, the gap is ${wanted} under this line.`;
@@ -54,7 +54,7 @@ export function judgement(workout: Workout, units: UnitSystem): string {
 		const whole = workout.parts.at(-1)?.role === 'line';
 		const by = whole
 			? `Too much line for this spool, by about ${showLong(Math.max(verdict.excess.lengthMm, 1000), units)}.`
-			: `Too much for this spool: it stands ${showSmall(verdict.excess.gapMm, units)} above the gap you want.`;
+			: `Too much for this spool: it is ${showSmall(verdict.excess.gapMm, units)} above the gap you want.`;
 		return `${by} What would work: ${either(verdict.remedies, units)}.`;
 	}
 	const wind = fit.solved

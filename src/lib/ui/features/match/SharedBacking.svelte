@@ -87,7 +87,7 @@
 			{:else if !readable}
 				<p class="text-warn">A gap needs a number and a unit, such as 3 mm.</p>
 			{:else if shared}
-				<p class="figure text-[13px] text-soft">of backing works under all of them</p>
+				<p class="figure text-[13px] text-soft">wind this much backing under all of them</p>
 				<p class="figure text-[44px] leading-tight font-bold">
 					<span class="px-1 marked">{showLong(shared.lengthMm, units)}</span>
 				</p>

@@ -79,7 +79,7 @@
 	<span class="figure text-[20px] font-bold whitespace-nowrap {gap?.fits ? '' : 'text-warn'}" data-gap
 		>{gap ? showSmall(gap.gapMm, units) : '–'}</span
 	>
-	{#if gap && !gap.fits}<span class="block text-[13px] text-warn">stands too high</span>{/if}
+	{#if gap && !gap.fits}<span class="block text-[13px] text-warn">is too high</span>{/if}
 {/snippet}
 
 {#if all.length > MANY}

@@ -85,7 +85,7 @@
 					<span class="text-[22px] leading-tight font-bold {result.fits ? '' : 'text-warn'}"
 						>{showSmall(result.gapMm, units)}</span
 					>
-					{#if !result.fits}<span class="block text-[13px] text-warn">stands above the rim</span>{/if}
+					{#if !result.fits}<span class="block text-[13px] text-warn">is above the rim</span>{/if}
 				{/if}
 			</p>
 		</li>
