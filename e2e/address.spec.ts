@@ -17,7 +17,7 @@ test('choices made faster than pages come are all kept', async ({ page, demo }) 
 	await expect(search.getByLabel('What', { exact: true })).toHaveValue('line');
 	come();
 	await expect(page).toHaveURL(/kind=line&where=spool&due=1/);
-	await expect(page.locator('[data-matching]')).toContainText(/^\d of 12\s+things/);
+	await expect(page.locator('[data-matching]')).toContainText(/^\d of 12\s+strands/);
 	await expect(search.getByLabel('Where')).toHaveValue('spool');
 });
 
@@ -28,10 +28,10 @@ test('with the server away, what it filters stays as it was, and says so', async
 	await search.getByLabel('What', { exact: true }).selectOption({ label: 'line' });
 	await expect(page.getByText("The server doesn't answer, so this page shows")).toBeVisible();
 	await expect(search.getByLabel('What', { exact: true })).toHaveValue('all');
-	await expect(page.locator('[data-matching]')).toContainText('12 things');
+	await expect(page.locator('[data-matching]')).toContainText('12 strands');
 	await demo.start();
 	await search.getByLabel('What', { exact: true }).selectOption({ label: 'line' });
-	await expect(page.locator('[data-matching]')).toContainText(/\d of 12\s+things/);
+	await expect(page.locator('[data-matching]')).toContainText(/\d of 12\s+strands/);
 });
 
 test('twist, knots and the plan need no server to be asked something else', async ({ page, demo }) => {

@@ -151,7 +151,7 @@ test('the time line is read by keys, moved in time, and filtered', async ({ page
 	await expect(page.locator('[data-kept]').filter({ hasText: 'Weight-forward' })).toHaveCount(0);
 	await page.getByLabel('Look for').fill('tarn');
 	await expect(page.locator('[data-kept]')).toHaveCount(1);
-	await expect(page.locator('[data-matching]')).toContainText('1 of 12 things');
+	await expect(page.locator('[data-matching]')).toContainText('1 of 12 strands');
 	await page.reload();
 	await page.locator('html[data-alive]').waitFor();
 	await expect(page.locator('[data-kept]')).toHaveCount(1);

@@ -101,10 +101,10 @@ test('two windows follow one run, and the count becomes the record', async ({ pa
 	expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 
 	await page.getByLabel('Depth now, from the rim down').fill('40 mm');
-	await page.getByRole('button', { name: 'Read', exact: true }).click();
+	await page.getByRole('button', { name: 'Save reading', exact: true }).click();
 	await expect(page.getByText(/Read from the rim down/)).toBeVisible();
 	await page.getByLabel('Depth now, from the rim down').fill('21.5 mm');
-	await page.getByRole('button', { name: 'Read', exact: true }).click();
+	await page.getByRole('button', { name: 'Save reading', exact: true }).click();
 	await expect(page.locator('[data-readings]')).toContainText('21.5 mm');
 	await page.getByRole('button', { name: 'Save how it turned out' }).click();
 	await expect(page.getByLabel('Turns of backing')).toHaveValue('19');

@@ -56,7 +56,7 @@ test('from a joint in the fit to its knot, and to others for the same joint', as
 	await page.getByRole('button', { name: /^Edit the joint under/ }).click();
 	const joint = page.locator('[data-joint-knots]').first();
 	await expect(joint.getByRole('link', { name: /Nail knot/ })).toBeVisible();
-	await page.getByLabel("Joined to what's under it with").selectOption({ label: 'Albright' });
+	await page.getByLabel('Joint to the backing').selectOption({ label: 'Albright' });
 	await expect(joint.getByRole('link', { name: /Albright/ })).toBeVisible();
 	await joint.getByRole('link', { name: 'Another knot?' }).click();
 	await expect(page.getByRole('combobox', { name: 'Where', exact: true })).toHaveValue('backing-line');

@@ -59,7 +59,7 @@ test('a count is lost with a wet thumb, and the job still ends at the gap that w
 	};
 	const read = async (): Promise<void> => {
 		await page.getByLabel('Depth now, from the rim down').fill(reel.depth);
-		await page.getByRole('button', { name: 'Read', exact: true }).click();
+		await page.getByRole('button', { name: 'Save reading', exact: true }).click();
 	};
 
 	await tap(30);
@@ -104,7 +104,7 @@ test('losing count can be said at any time, and the count can be set by hand', a
 	await expect(page.locator('[data-turns]')).toHaveText('230');
 	await expect(page.locator('[data-lost]')).toHaveCount(0);
 	await page.getByLabel('Depth now, from the rim down').fill('20 mm');
-	await page.getByRole('button', { name: 'Read', exact: true }).click();
+	await page.getByRole('button', { name: 'Save reading', exact: true }).click();
 	await expect(page.locator('[data-readings]')).toContainText('20.0 mm');
 	await page.getByRole('button', { name: 'Take out the reading of 20.0 mm' }).click();
 	await expect(page.locator('[data-readings]')).toHaveCount(0);

@@ -288,7 +288,7 @@ test('compare every spool with every line: sorted, by another backing, and on to
 	await page.getByRole('checkbox', { name: 'WF8I' }).check();
 	await expect(page.locator('[data-shared]')).toContainText('sets the limit');
 	await page.getByLabel('Gap to keep with WF6F').fill('40 mm');
-	await expect(page.locator('[data-shared]')).toContainText('does not fit');
+	await expect(page.locator('[data-shared]')).toContainText("doesn't fit");
 	await page.getByLabel('Gap to keep with WF6F').fill('a bit');
 	await expect(page.locator('[data-shared]')).toContainText('needs a number');
 

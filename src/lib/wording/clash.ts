@@ -3,7 +3,7 @@ import { ROLE_NAMES } from '$lib/core';
 /** What the fields of a set-up are called, by their keys. */
 const NAMES: Readonly<Record<string, string>> = {
 	name: 'Name of the spool',
-	hand: 'It winds with the',
+	hand: 'Wind with the',
 	cage: 'Cage',
 	way: 'How the spool is known',
 	ratings: 'Figures from the box',

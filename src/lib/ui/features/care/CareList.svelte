@@ -85,7 +85,7 @@
 	<div class="mt-5 grid items-end gap-x-8 gap-y-2 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<p class="figure text-[15px] text-soft" role="status" data-matching>
 			{care.matching === care.total ? `${care.total}` : `${care.matching} of ${care.total}`}
-			{care.total === 1 ? 'thing' : 'things'}, {care.overdue === 0
+			{care.total === 1 ? 'strand' : 'strands'}, {care.overdue === 0
 				? 'nothing is due'
 				: `${care.overdue} with something due`}
 		</p>

@@ -91,7 +91,7 @@
 			><span class="px-1 marked">{showDuration(60 * total)}</span></span
 		>
 		<span class="ml-1"
-			>{items.length === 1 ? 'one thing' : `${items.length} things`} before {showDay(
+			>{items.length === 1 ? '1 job' : `${items.length} jobs`} before {showDay(
 				before,
 				preferences.locale
 			)}.</span

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Role } from '$lib/core';
+	import { ROLE_NAMES, type Role } from '$lib/core';
 	import { newComponent } from '$lib/setup/presets';
 	import type { ComponentForm } from '$lib/setup/form';
 	import ArrowLeft from '@lucide/svelte/icons/arrow-left';
@@ -99,7 +99,7 @@
 	<div class="grid grid-cols-2 items-end gap-4">
 		{#if index > 0}
 			<Select
-				label="Joined to what's under it with"
+				label={`Joint to the ${ROLE_NAMES[fit.form.fill.stack[index - 1]!.role]}`}
 				options={jointOptions}
 				value={component.joint}
 				onchange={(joint) => edit((component) => (component.joint = joint))}

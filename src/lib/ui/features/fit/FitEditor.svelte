@@ -175,8 +175,8 @@
 					<div class={fit.stale ? 'opacity-45' : ''}>
 						<Section {workout} {units} maxHeight={566} ongap={(mm) => fit.setGapMm(mm)} bind:svg={drawing} />
 					</div>
-					<div class="figure flex flex-wrap border-t border-ink text-[12.5px]">
-						<span class="border-r border-ink px-3 py-1.5">Section, true to scale</span>
+					<div class="figure flex border-t border-ink text-[12.5px] max-sm:flex-wrap">
+						<span class="border-r border-ink px-3 py-1.5 sm:whitespace-nowrap">Section, true to scale</span>
 						<span class="px-3 py-1.5 text-soft"
 							>each circle is one turn; the blurred edge is the uncertainty</span
 						>

@@ -139,7 +139,7 @@
 {/if}
 <div class="grid grid-cols-2 gap-4">
 	<Segmented
-		label="It winds with the"
+		label="Wind with the"
 		shown
 		options={[
 			{ value: 'left', label: 'left' },

@@ -110,21 +110,21 @@
 		{/if}
 		<dl class="figure grid grid-cols-[auto_auto] gap-x-3 text-[19px] leading-snug">
 			{#if winding.toDepth}
-				<dt class="text-soft">stop</dt>
+				<dt class="text-soft">Stop at</dt>
 				<dd><span class="px-1 font-semibold marked" data-stop>{stopDepth}</span> below the rim</dd>
 			{/if}
-			<dt class="text-soft">expect now</dt>
+			<dt class="text-soft">Depth now</dt>
 			<dd data-depth>{showSmall(winding.depthMm, units)} below the rim</dd>
-			<dt class="text-soft">on</dt>
+			<dt class="text-soft">Wound on</dt>
 			<dd data-length>{showLong(winding.lengthMm, units)}</dd>
 			{#if winding.gap && winding.placed}
-				<dt class="text-soft">gap at the end</dt>
+				<dt class="text-soft">Gap at the end</dt>
 				<dd data-gap>
 					{showSmall(winding.gap.value, units)}
 					({showSmallRange(winding.gap.range.low, winding.gap.range.high, units)})
 				</dd>
 			{/if}
-			<dt class="text-soft">per turn</dt>
+			<dt class="text-soft">Per turn</dt>
 			<dd>{showRetrieve(winding.now.retrieveMm, units)}</dd>
 		</dl>
 	</div>

@@ -62,7 +62,7 @@
 		error={trouble}
 		oninput={(value) => ([depth, trouble] = [value, undefined])}
 	/>
-	<button type="submit" class="action-quiet" disabled={depth.trim() === ''}>Read</button>
+	<button type="submit" class="action-quiet" disabled={depth.trim() === ''}>Save reading</button>
 </form>
 <div class="mt-3 flex flex-wrap items-end gap-3">
 	<button type="button" class="action-quiet min-h-12" onclick={() => winding.loseCount()}

@@ -33,7 +33,7 @@
 
 <div class="no-print mt-5">
 	<div
-		class="figure flex flex-wrap gap-x-5 gap-y-1 border-b border-hair"
+		class="figure flex flex-wrap gap-x-4 gap-y-1 border-b border-hair"
 		role="tablist"
 		aria-label="More of this fit"
 	>
@@ -44,7 +44,7 @@
 				id="tab-{slug}"
 				aria-selected={open === slug}
 				aria-controls="panel"
-				class="border-b-[3px] pb-1 text-[15px] {open === slug
+				class="border-b-[3px] pb-1 text-[14.5px] {open === slug
 					? 'border-ink font-semibold'
 					: 'border-transparent text-soft hover:text-ink'}"
 				{onkeydown}
