@@ -46,17 +46,18 @@ function read(form: SetupForm): SetupDescription | undefined {
 	return reader.issues.length > 0 ? undefined : description;
 }
 
-/** What was read of a winding, in order. A value that was only planned is none of it. */
+/**
+ * What was read of a winding, in order. A value that was only planned is none of it; a half-fit counts in its own set-up, and would count
+ * twice here.
+ */
 function readingsOf(
 	{ typed, turns, depthMm, gapMm, backingMm }: Winding,
 	{ stack }: Problem,
-	{ halfFitMm }: SetupDescription,
 	stayed: boolean
 ): Reading[] {
 	const component = stopOf(stack);
 	if (component < 0) return [];
 	const readings: Reading[] = [];
-	if (halfFitMm !== undefined) readings.push({ kind: 'line-alone', depthMm: halfFitMm });
 	const counted = turns !== null && turns > 0 && (stayed || wasTyped(typed.turns)) ? { turns } : undefined;
 	// Backing that stayed was read when it was laid.
 	if (depthMm !== null && !stayed && wasTyped(typed.depth))
@@ -79,7 +80,7 @@ export function rackWindingOf(record: Winding, now: DescribedNow): RackWinding |
 		return { id, kind: kindOfStrand(description.stack[i]!), laid: now.laid(id) ?? record.id };
 	});
 	const stop = strands[stopOf(problem.stack)];
-	const readings = readingsOf(record, problem, description, stop !== undefined && stop.laid !== record.id);
+	const readings = readingsOf(record, problem, stop !== undefined && stop.laid !== record.id);
 	if (readings.every(({ kind }) => kind === 'amount')) return undefined;
 	return {
 		id: record.id,

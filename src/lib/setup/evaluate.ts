@@ -82,11 +82,7 @@ export function problemOf(description: SetupDescription): Result<{ problem: Prob
 	return ok({ problem: { source, stack: stack.value, gapMm }, spreads: spreadsOf(description) });
 }
 
-/**
- * Works out a described set-up: answers, and the ranges they have with what may be off in each input. Issues carry paths
- * into the description.
- */
-export function evaluate(description: SetupDescription): Result<Evaluation> {
+function evaluatedAs(description: SetupDescription): Result<Evaluation> {
 	const described = problemOf(description);
 	if (!described.ok) return described;
 	const { problem: plain, spreads } = described.value;
@@ -108,4 +104,13 @@ export function evaluate(description: SetupDescription): Result<Evaluation> {
 		stopIndex,
 		halfFitted: lying.value.seen
 	});
+}
+
+/**
+ * Works out a described set-up: answers, and the ranges they have with what may be off in each input. Issues carry paths
+ * into the description. Where what was learnt leaves no answer, it is left aside.
+ */
+export function evaluate(description: SetupDescription): Result<Evaluation> {
+	const evaluated = evaluatedAs(description);
+	return evaluated.ok || !description.learnt ? evaluated : evaluatedAs({ ...description, learnt: undefined });
 }

@@ -125,6 +125,25 @@ describe('a rack of several windings', () => {
 	});
 });
 
+describe('a winding that nothing can be made of', () => {
+	it('is left out, and the others are learnt from as if it were not there', () => {
+		const nonsense = windingOf('nonsense', { turns: Number.POSITIVE_INFINITY, depthMm: 11 });
+		const gapless = windingOf('gapless', { turns: 800, depthMm: 11.9 });
+		const impossible = { ...gapless, problem: { ...gapless.problem, gapMm: 90 } };
+		const learnt = learnRack([...RACK, nonsense, impossible]);
+		const without = learnRack(RACK);
+		expect([...learnt.windings.keys()]).toEqual([...without.windings.keys()]);
+		expect(learnt.converged).toBe(true);
+		for (const [id, at] of without.index)
+			expect(learnt.at[learnt.index.get(id)!]).toBeCloseTo(without.at[at]!, 6);
+	});
+	it('alone teaches nothing', () => {
+		const learnt = learnRack([windingOf('nonsense', { turns: Number.NaN, depthMm: 11 })]);
+		expect(learnt.index.size).toBe(0);
+		expect(learnt.converged).toBe(true);
+	});
+});
+
 describe('the next set-up', () => {
 	const learnt = learnRack(RACK);
 	const { ranges: unlearnt } = planFrom(learnRack([]), knownAs({}));

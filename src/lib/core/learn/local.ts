@@ -74,7 +74,7 @@ export interface Linearised {
 	readonly slopes: readonly number[];
 }
 
-/** A winding's observations near one state of it; undefined where that is no spool. */
+/** A winding's observations near one state of it; undefined where that is no spool, or where nothing finite would be read on it. */
 export function linearise(
 	{ state, observed }: Pick<Local, 'state' | 'observed'>,
 	at: readonly number[]
@@ -86,9 +86,10 @@ export function linearise(
 		at,
 		observed.map(({ predict }) => predict)
 	);
-	return observed.map(({ value, sigma, predict }, k) => {
+	const found = observed.map(({ value, sigma, predict }, k): Linearised => {
 		const slopes = rows.map((row) => row[k]! / sigma);
 		const constant = (value - predict(world)) / sigma;
 		return { constant: slopes.reduce((sum, slope, i) => sum + slope * at[i]!, constant), slopes };
 	});
+	return found.every(({ constant }) => Number.isFinite(constant)) ? found : undefined;
 }

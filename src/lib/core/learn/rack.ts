@@ -181,7 +181,12 @@ function settle(from: Pick<Settled, 'x' | 'all'>, pattern: SparsePattern, trust:
 		const converged = damping === 0 && step.every((s) => Math.abs(s) < AT_REST);
 		if (converged || i === MAX_ITERATIONS) return { x, all, converged, factor };
 		if (better) damping = damping < 1e-3 ? 0 : damping / 10;
-		else damping = damping === 0 ? 1e-2 : damping * 10;
+		else {
+			damping = damping === 0 ? 1e-2 : damping * 10;
+			// It may be the cost from here that is not right: some were linearised a little way off.
+			all = allOf(all.map((one) => linearisedAt(one, x))) ?? all;
+			cost = costOf(all, x, trust);
+		}
 	}
 }
 
