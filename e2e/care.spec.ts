@@ -41,7 +41,7 @@ test('twelve days out: what falls due, done, undone, and on the rack', async ({ 
 	await expect(page.locator('[data-kept]').filter({ hasNotText: 'Beck reel, grayling' })).toHaveCount(0);
 });
 
-test('a loop test, put right, a coil, and their taking back: history stays', async ({ page, demo }) => {
+test('a loop test, its correction, a coil, and undoing them: history stays', async ({ page, demo }) => {
 	await open(page, `${demo.url}/care`);
 	const line = page
 		.locator('[data-kept]')

@@ -105,7 +105,7 @@ test('a knot is practised: right and wrong answers, kept, and due in time for th
 	const count = await pictures.count();
 	await pictures.first().click();
 	await expect(pictures.first()).toHaveAttribute('aria-pressed', 'true');
-	// Taken back, then all of them as they lie: that is never the order.
+	// Undone, then tapped as the pictures stand on the page, which is never the order.
 	await pictures.first().click();
 	await expect(pictures.first()).toHaveAttribute('aria-pressed', 'false');
 	for (let i = 0; i < count; i++) await pictures.nth(i).click();

@@ -80,7 +80,7 @@ test('swaps that cannot be are refused, and nothing is planned', async ({ demo }
 	expect(await ask({ spoolId, keep: 1, on: [{ kept: kept.id }] })).toBe(404);
 });
 
-test('what lies on a coil is brought over the wire, once, and refused where it makes no sense', async ({
+test('a line on a coil is brought in over the API, once, and refused where it makes no sense', async ({
 	demo
 }) => {
 	const { send, entries, find } = clientOf(demo.url);

@@ -105,7 +105,7 @@ test('by calipers in inches', async ({ page }) => {
 	expect(await answer(page, 'stop-depth')).toBeCloseTo(inches * 25.4, 0);
 });
 
-test('the rack says what is half done, and the bench goes on from there', async ({ page, demo }) => {
+test('the rack says which job was begun, and the bench goes on from there', async ({ page, demo }) => {
 	await open(page, '/');
 	const spool = page.locator('[data-spool="Tarn reel B, sinker"]');
 	await expect(spool).toContainText('6 of 14 done');

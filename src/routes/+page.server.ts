@@ -4,7 +4,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ depends, locals }) => {
 	depends('wendle:rack');
 	const { entries } = await care(locals.today);
-	/** How much is overdue on each spool, and of what lies on coils. */
+	/** How much is overdue on each spool, and on coils. */
 	const due: Record<string, number> = {};
 	let coiled = 0;
 	for (const { spoolId, dues } of entries) {

@@ -16,7 +16,7 @@ describe('the label of a coil', () => {
 		{ id: 'a', at: 0, day: dayOf('2026-04-01'), kind: 'moved', to: { on: 'coil', label: 'box' } },
 		{ id: 't', at: 9, day: dayOf('2026-05-02'), kind: 'loop-test', bightMm: 2000, spins: -2 }
 	]);
-	it('says what it is, which end comes first, its twist and hand, and since when it lies there', () => {
+	it('says what it is, which end comes first, its twist and hand, and since when it is on the coil', () => {
 		const label = coilLabel(LINE, state, 'yd-mm');
 		expect(label.name).toBe('Floating 6');
 		expect(label.lines.slice(0, 3)).toEqual(['line, 30 yd', 'rear end first', 'box']);

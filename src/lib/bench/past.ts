@@ -4,7 +4,7 @@ import type { Winding } from '$lib/inventory/winding';
 import { DEFAULT_UNITS, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
 import { workOut } from '$lib/setup/evaluate-form';
 
-/** One figure of a winding: what was planned, and what came of it. */
+/** One figure of a winding: as planned, and as wound. */
 export interface PastCell {
 	readonly planned: string;
 	readonly actual: string;

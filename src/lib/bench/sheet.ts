@@ -4,7 +4,7 @@ import { sentence, showDuration } from '$lib/wording/phrase';
 import type { SetupForm } from '$lib/setup/form';
 import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
 
-/** A job on one page: what goes on, how, and room for what came out. In words, for print and PDF alike. */
+/** A job on one page: what goes on, how, and blanks for how it turned out. In words, for print and PDF alike. */
 export interface Sheet {
 	readonly title: string;
 	readonly facts: readonly (readonly [label: string, value: string])[];

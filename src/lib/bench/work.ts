@@ -24,7 +24,7 @@ export type BenchJob =
 	| { readonly kind: 'off'; readonly keep: number; readonly off: readonly OffPart[] }
 	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number };
 
-/** What was asked for, before it is known what lies on the spool. */
+/** The job that was asked for, before anyone looks at the strands on the spool. */
 export type AskedJob =
 	| { readonly kind: 'wind' | 'swap' }
 	| { readonly kind: 'off'; readonly keep: number }

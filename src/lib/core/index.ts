@@ -90,7 +90,7 @@ export { learnRack, marginalOf, type Learnt } from './learn/rack';
 export type { RackWinding } from './learn/local';
 export { beforeAndNow, idsBehind, type BeforeAndNow } from './learn/told';
 export { learntFor, startingFrom, type Known } from './learn/start';
-export { isDoubted } from './learn/rack';
+export { isOdd } from './learn/rack';
 export type { Things } from './learn/things';
 export { castLengthMm } from './fit/cast';
 export {

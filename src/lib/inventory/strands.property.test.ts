@@ -120,7 +120,7 @@ class KitRoom {
 			: undefined;
 	}
 
-	/** What lies outermost comes off by hand, and goes on a coil. */
+	/** The outermost strand comes off by hand, and goes on a coil. */
 	takeOff(spoolId: SpoolId): void {
 		const things = this.on.get(spoolId) ?? [];
 		const top = things.at(-1);

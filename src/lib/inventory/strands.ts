@@ -34,7 +34,7 @@ export interface StrandEntry {
 	readonly dues: readonly Due[];
 }
 
-/** What was wound is where it was wound, and what lay there before lies on a coil: told from the windings alone. */
+/** A strand is on the spool that it was last wound on, and the strands from before are on coils. The windings alone tell this. */
 export interface WindingHistory {
 	readonly kept: readonly Strand[];
 	readonly events: ReadonlyMap<string, readonly CareEvent[]>;
@@ -150,7 +150,7 @@ class Telling {
 	readonly made = new Map<string, ComponentForm>();
 	readonly events = new Map<string, CareEvent[]>();
 	readonly stayed = new Map<string, ReadonlyMap<string, string>>();
-	/** What lies on each spool, from the arbor outward. */
+	/** The strands on each spool, from the arbor outward. */
 	readonly #on = new Map<string, readonly Lying[]>();
 	readonly #written: Written;
 

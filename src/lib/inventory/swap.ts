@@ -36,7 +36,7 @@ export interface Candidate {
 	readonly component: ComponentForm;
 }
 
-/** What lies on a spool now, and what could go on it. */
+/** The strands on a spool now, and those that could go on it. */
 export interface SwapChoice {
 	readonly spool: { readonly id: string; readonly name: string };
 	readonly now: SpoolNow;

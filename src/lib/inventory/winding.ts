@@ -65,7 +65,7 @@ export const TravelForm = z.strictObject({
 });
 export type TravelForm = z.infer<typeof TravelForm>;
 
-/** What came out, as typed. All but the date may be left open. */
+/** How it turned out, as typed. All but the date may be blank. */
 export const WindingForm = z.strictObject({
 	woundOn: z
 		.string()

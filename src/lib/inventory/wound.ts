@@ -4,7 +4,7 @@ import type { SetupForm } from '$lib/setup/form';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import { workOut, type Workout } from '$lib/setup/evaluate-form';
 
-/** What lies on a spool after winding, drawn from what was measured where it was, else from the plan. */
+/** The strands on a spool after winding, drawn from what was measured, or from the plan where nothing was. */
 export interface AsWound {
 	readonly spool: Spool;
 	readonly workout: Workout;

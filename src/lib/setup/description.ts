@@ -93,7 +93,7 @@ function classSections(
 
 /** A level strand's spreads: bulk goes with the diameter squared, so its share is twice the diameter's. */
 function levelSpreads(share: number, role: Role, lay: Lay, said: Partial<Spreads>): ComponentSpreads {
-	// A lay that was learnt goes with the nominal diameter: the doubt about that is in it already.
+	// A lay that was learnt goes with the nominal diameter, whose uncertainty is in it already.
 	return lay.share !== undefined && role === 'backing'
 		? { diameterShare: 0, bulkShare: 0, layShare: lay.share }
 		: { diameterShare: said.diameterShare ?? share, bulkShare: said.bulkShare ?? 2 * share };

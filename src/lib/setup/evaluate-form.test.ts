@@ -88,7 +88,7 @@ describe('settling', () => {
 	});
 });
 
-describe('what came out', () => {
+describe('how it turned out', () => {
 	const typed = (given: Partial<WindingForm>): WindingForm => ({
 		woundOn: '2026-03-01', turns: '', depth: '', gap: '', note: '', who: '', ...given
 	}); // prettier-ignore

@@ -84,7 +84,7 @@ export const ComponentForm = z.strictObject({
 	length: Typed,
 	/** This length is looked for. */
 	solve: z.boolean(),
-	/** How its rear end is joined to what lies under it. */
+	/** How its rear end is joined to the strand under it. */
 	joint: z.enum(keys(JOINTS)),
 	/** #rrggbb, or empty when nobody has looked. */
 	colour: z.union([z.literal(''), z.string().regex(/^#[0-9a-f]{6}$/i)]),

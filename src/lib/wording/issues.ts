@@ -70,7 +70,7 @@ const WORDS: Words = {
 	line_alone_fills: ({ gapMm, wantedMm }) =>
 		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted, so no backing goes under it on this spool. Use a slimmer or shorter line, or a smaller gap.`,
 	no_such_component: ({ index, count }) =>
-		`There is no strand ${index}. The stack has ${count}strands, counted from 0 at the arbor.`,
+		`There is no strand ${index}. The stack has ${count} strands, counted from 0 at the arbor.`,
 	reading_contradicts: ({ valueMm, lowMm, highMm }) =>
 		`You read ${mm(valueMm)}, but everything else says ${mm(lowMm)} to ${mm(highMm)}. Read it again, and check the count and the measures.`,
 	turns_contradict: ({ turns, low, high }) =>

@@ -120,6 +120,11 @@ describe('what somebody may read', () => {
 	it.each(RULED_OUT)('says nothing like %s (rather: %s)', (pattern) => {
 		expect(texts.filter(({ text }) => pattern.test(text))).toEqual([]);
 	});
+	it('has a space between a number that is put in and the word after it', () => {
+		expect(
+			texts.filter(({ text }) => /…[a-z]{4,}/.test(text) && / /.test(text) && !/[#=<:;]/.test(text))
+		).toEqual([]);
+	});
 	it('keeps the terms of engineers where engineers look', () => {
 		const shown = texts.filter(
 			({ file }) => !MAY_BE_EXACT.test(file) && !/lib\/core\/(?!procedure|knots)/.test(file)

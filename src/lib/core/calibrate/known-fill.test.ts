@@ -12,7 +12,7 @@ const FIVE = taperOf({ taper: 'WF', number: 5, density: 'F' });
 const SIX = taperOf({ taper: 'WF', number: 6, density: 'F' });
 const BACKING = { role: 'backing', layEfficiency: 0.9, diameterMm: 0.48 } as const;
 
-/** A #5 lies there over this much backing, mm; a #6 is to take its place. */
+/** A #5 is on over this much backing, mm; a #6 will take its place. */
 const BEFORE_MM = 140_000;
 const problemAt = (rimDiameterMm: number, widthMm: number, gapMm: number): Problem => ({
 	source: knownFillSource({

@@ -28,7 +28,7 @@ export const ratedSpread = (figures: number): number =>
 /** A figure further than this from what the others say is named as the odd one out: three of its spreads. */
 const ODD_ONE_OUT = 3 * RATED_BULK_SPREAD;
 
-/** How a fill that lies there differs from an ordinary one, as factors: who winds the new one wound this one too. */
+/** How a known fill differs from an ordinary one, as factors. The same person winds the new one. */
 export interface SameHand {
 	readonly backingDiameter: number;
 	readonly backingLay: number;

@@ -39,7 +39,7 @@ export interface RatedSource {
 	readonly bulkSpread: number;
 	readonly gapSigmaMm: number;
 	readonly shape: SpoolShape;
-	/** Of a fill that lies there: how whoever wound it differs from an ordinary hand. Undefined for a maker's figures. */
+	/** For a known fill: how whoever wound it differs from an ordinary hand. Undefined for a maker's figures. */
 	readonly hand?: SameHand | undefined;
 	readonly rimDiameterMm?: number | undefined;
 	readonly widthMm?: number | undefined;

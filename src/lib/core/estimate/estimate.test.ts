@@ -237,7 +237,7 @@ describe('a surprise', () => {
 		expect(ask([pause(600, 13.4, { takenAs: 'other-spool' })]).converged).toBe(true);
 	});
 
-	it('said of the gap, it is the line that takes other room; said of the spool, what lies under', () => {
+	it('said of the gap, it is the line that takes other room; said of the spool, the strands under it', () => {
 		const wound: Reading = { kind: 'depth', component: 0, turns: PLAN.turns, depthMm: PLAN.stopDepthMm };
 		const gap = (takenAs?: 'other-room' | 'other-spool'): Estimate =>
 			ask([wound, { kind: 'gap', gapMm: 0.9, takenAs }]);

@@ -28,7 +28,7 @@ export const ofStrands =
 	(label: Label): boolean =>
 		'component' in label ? isOf(reading, stop, label.component!) : label.key === 'lay';
 
-/** Whether a deviation belongs to the spool, or to what lies under the strands that were read. */
+/** Whether a deviation belongs to the spool, or to the strands under those that were read. */
 export const ofSpool =
 	(reading: Reading, stop: number) =>
 	(label: Label): boolean => {

@@ -83,33 +83,33 @@ class Telling {
 		this.amounts = stack.map(() => undefined);
 	}
 
-	#doubt(id: string, sigma: number, component?: number): string {
+	#uncertain(id: string, sigma: number, component?: number): string {
 		this.nuisances.set(id, { id, sigma, component });
 		return id;
 	}
 
-	#doubtAmount(component: number, { turns, lost, lengthMm, lengthSigmaMm }: Amount): void {
+	#uncertainAmount(component: number, { turns, lost, lengthMm, lengthSigmaMm }: Amount): void {
 		const planned = Math.max(this.plannedTurns[component]!, 1);
-		const doubt = (id: string, sigma: number): string => this.#doubt(id, sigma, component);
-		if (turns !== undefined) doubt(countOff(component), COUNT_SHARE);
-		if (lost) doubt(lostOff(component, lost.id), lost.sigmaTurns ?? UNKNOWN_SHARE * planned);
+		const uncertain = (id: string, sigma: number): string => this.#uncertain(id, sigma, component);
+		if (turns !== undefined) uncertain(countOff(component), COUNT_SHARE);
+		if (lost) uncertain(lostOff(component, lost.id), lost.sigmaTurns ?? UNKNOWN_SHARE * planned);
 		if (turns !== undefined) return;
-		if (lengthMm !== undefined) doubt(lengthOff(component), lengthSigmaMm ?? LENGTH_SHARE * lengthMm);
-		else doubt(unknownOff(component), UNKNOWN_SHARE * planned);
+		if (lengthMm !== undefined) uncertain(lengthOff(component), lengthSigmaMm ?? LENGTH_SHARE * lengthMm);
+		else uncertain(unknownOff(component), UNKNOWN_SHARE * planned);
 	}
 
 	/** How it lies, with an amount that nobody has told yet taken from what is told later. */
 	lying(later: readonly (Amount | undefined)[], laying = this.#laying): Lying {
 		const amounts = this.amounts.map((amount, i) => amount ?? later[i]);
 		const open = this.stack[this.stop];
-		if (open && !isKnown(open) && this.covered) this.#doubtAmount(this.stop, amounts[this.stop] ?? {});
+		if (open && !isKnown(open) && this.covered) this.#uncertainAmount(this.stop, amounts[this.stop] ?? {});
 		return {
 			amounts,
 			plannedTurns: this.plannedTurns,
 			again: this.stack.map((_, i) => {
-				if (i > this.stop && laying > 0) return this.#doubt(`again ${laying}`, AGAIN_SHARE);
+				if (i > this.stop && laying > 0) return this.#uncertain(`again ${laying}`, AGAIN_SHARE);
 				if (i === this.stop && this.#backingLaying > 0)
-					return this.#doubt(`backing again ${this.#backingLaying}`, AGAIN_SHARE);
+					return this.#uncertain(`backing again ${this.#backingLaying}`, AGAIN_SHARE);
 				return undefined;
 			})
 		};
@@ -124,14 +124,14 @@ class Telling {
 				else this.covered = true;
 				this.current = reading.component;
 				this.amounts[reading.component] = reading;
-				this.#doubtAmount(reading.component, reading);
+				this.#uncertainAmount(reading.component, reading);
 				break;
 			case 'gap':
 				this.covered = true;
 				this.current = this.stack.length - 1;
 				break;
 			case 'over-line':
-				this.#doubt(countOff(this.stop), COUNT_SHARE, this.stop);
+				this.#uncertain(countOff(this.stop), COUNT_SHARE, this.stop);
 				break;
 		}
 	}

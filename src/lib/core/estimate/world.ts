@@ -22,7 +22,7 @@ export interface Nuisance {
 export interface World {
 	readonly spool: Spool;
 	readonly stack: Stack;
-	/** How far a nuisance is off; 0 for one that is not in doubt. */
+	/** How far a nuisance is off; 0 for one that isn't uncertain. */
 	readonly off: (id: string) => number;
 }
 

@@ -1,4 +1,4 @@
-/** What lies on what, and the friction between them. From memory, and rough: it changes with wet, wax and wear. */
+/** Two materials, and the friction between them. From memory, and rough: it changes with wet, wax and wear. */
 export const GRIPS = {
 	'thin-bare': { label: 'gel-spun on bare metal', low: 0.04, high: 0.08 },
 	'braid-bare': { label: 'polyester braid on bare metal', low: 0.1, high: 0.18 },

@@ -28,7 +28,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 			}
 			// The same from the other side: as one goes to the right it turns as the other does going to the left.
 			expect(windings(line.points) + windings(backing.points)).toBeCloseTo(0, 6);
-			// Every turn of either coil is one link more; where the ends are closed one is taken back.
+			// Every turn of either coil is one link more; closing the ends undoes one.
 			expect(Math.abs(linked(line, backing))).toBe(2 * n - 1);
 		}
 	);

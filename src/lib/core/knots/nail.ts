@@ -196,7 +196,7 @@ export const NAIL_KNOT_PULLED: Knot = {
 			},
 			{
 				title: 'Turn back, first wrap',
-				instruction: 'Turn the end back toward the tip, and round everything that lies there.',
+				instruction: 'Turn the end back toward the tip, and round everything that is there.',
 				mistake: 'Leaving the loop outside the wraps: then there is nothing to pull through.',
 				looks: 'One wrap over line, leader, stiff piece and both strands of the loop.',
 				pose: { end: 1, ...OPEN }

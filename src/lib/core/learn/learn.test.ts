@@ -7,7 +7,7 @@ import { solveFit } from '../fit/solve';
 import { firstOrder } from '../uncertainty/first-order';
 import { DEFAULT_SPREADS } from '../uncertainty/spreads';
 import { localOf, type RackWinding } from './local';
-import { carried, isDoubted, learnRack, marginalOf, type Learnt } from './rack';
+import { carried, isOdd, learnRack, marginalOf, type Learnt } from './rack';
 import { learntFor, startingFrom, type Known } from './start';
 import { windingOf } from './testing';
 import { beforeAndNow, idsBehind } from './told';
@@ -117,9 +117,9 @@ describe('a rack of several windings', () => {
 	});
 	it('hardly listens to a wild reading, and names it', () => {
 		const wild = learnRack([...RACK, windingOf('wild', { turns: 820, depthMm: 30 }, { winder: 'bo' })]);
-		expect(isDoubted(wild, 'wild')).toBe(true);
-		expect(isDoubted(wild, 'one')).toBe(false);
-		expect(isDoubted(wild, 'never wound')).toBe(false);
+		expect(isOdd(wild, 'wild')).toBe(true);
+		expect(isOdd(wild, 'one')).toBe(false);
+		expect(isOdd(wild, 'never wound')).toBe(false);
 		const [calm, stormy] = [planFrom(learnt, knownAs({})), planFrom(wild, knownAs({}))];
 		expect(stormy.plan.lengthMm / calm.plan.lengthMm).toBeCloseTo(1, 1);
 	});

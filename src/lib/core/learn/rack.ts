@@ -239,7 +239,7 @@ export function learnRack(windings: readonly RackWinding[], before?: Learnt): Le
 }
 
 /** Whether something that was read of a winding fits nothing else, so that it is more likely a slip than not. */
-export function isDoubted({ windings, at }: Learnt, winding: string): boolean {
+export function isOdd({ windings, at }: Learnt, winding: string): boolean {
 	const near = windings.get(winding);
 	return near?.lines.some((line) => weightOf(line.reading, residual(near, line, at)) < 0.5) ?? false;
 }

@@ -22,7 +22,7 @@ export interface JobPart {
 	readonly id: string;
 	readonly role: Role;
 	readonly label: string;
-	/** How its rear end is joined to what lies under it; the first goes on the arbor. */
+	/** How its rear end is joined to the strand under it; the first goes on the arbor. */
 	readonly joint: Joint;
 	readonly lengthMm: number;
 	/** What to cut of it so that it is enough for sure, its knots included; left out of a strand that comes as it is. */

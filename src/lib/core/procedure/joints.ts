@@ -26,7 +26,7 @@ export interface Drawn {
 	readonly wraps: number;
 	readonly as?: Recast;
 }
-/** Loop to loop: what lies under, and what comes over it. */
+/** Loop to loop: the strand under the joint, and the one over it. */
 export const looped = (under: Role, over: Role): Drawn => ({
 	slug: 'loop-to-loop',
 	wraps: 1,
@@ -59,7 +59,7 @@ const loopedTo = (under: JobPart, part: JobPart): readonly Drawn[] => [
 	looped(under.role, part.role)
 ];
 
-/** The loop in what lies under: doubled in strong backing, tripled in thin; a line brings its own. */
+/** The loop in the strand under the joint: doubled in strong backing, tripled in thin. A line has its own. */
 function loopUnder(under: JobPart): Sentence {
 	if (!isUnder(under.role))
 		return [

@@ -25,7 +25,7 @@ export interface OnSource {
 	readonly where: string;
 }
 
-/** What a spool changes from, and to; what lies below stays. */
+/** What a spool changes from, and to. Strands below stay. */
 export interface SwapPlan {
 	/** The outermost first. */
 	readonly off: readonly OffPart[];
@@ -78,7 +78,7 @@ const tieStep = (part: OffPart): Step =>
 				[
 					'Tie it in two to four places, evenly round, loose enough not to dent it. Use pipe cleaners or soft twine, never bare wire.'
 				],
-				['Say what the label says: what it is, which end comes first, and when. Wendle prints it to size.']
+				['Type what the label says: what it is, which end comes first, and when. Wendle prints it to size.']
 			],
 			right: ['The coil keeps its shape when you hold it by one tie, and anyone can tell what it is.'],
 			wrong: ['It has only one tie, so it opens in the drawer and tangles.'],
@@ -142,7 +142,7 @@ const offSteps = (setup: JobSetup, { off, over }: SwapPlan): Step[] => [
 ];
 
 /**
- * The steps of a swap: what lies outermost comes off, something else goes on in its place, what lies under it stays. With
+ * The steps of a swap: the outermost strands come off, others go on in their place, and the strands under them stay. With
  * nothing to go on it ends when what came off is put away. Content is common practice.
  */
 export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {

@@ -8,7 +8,7 @@ import { step, type Step } from './step';
 import { windingSeconds } from './times';
 import { tool, type Tool } from './tools';
 
-/** A line that is stretched and walked, and what lies under it. */
+/** A line that is stretched and walked, and the strand under it. */
 export interface UntwistPlan {
 	readonly part: JobPart;
 	/** What it is joined to; none where it is tied to the arbor. */
@@ -179,7 +179,7 @@ const loopTestStep = (): Step =>
 		],
 		right: ['The bight hangs open, or spins less than once.'],
 		wrong: ['It keeps spinning.'],
-		then: ['Walk it once more from the anchor. Twist that stays in for years is hard to take out.'],
+		then: ['Walk it once more from the anchor. A line that lay twisted for years keeps some of it.'],
 		cautions: [],
 		seconds: SECONDS.loopTest
 	});

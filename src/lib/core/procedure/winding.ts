@@ -142,7 +142,7 @@ function windWhole(setup: JobSetup, part: JobPart): Step {
 	);
 }
 
-/** The steps of one part: found, joined to what lies under it, wound. */
+/** The steps of one strand: find it, join it to the strand under it, wind it. */
 export function partSteps(setup: JobSetup, part: JobPart, under: JobPart | undefined): Step[] {
 	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part);
 	return [

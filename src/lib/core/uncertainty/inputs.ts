@@ -207,7 +207,7 @@ function layInputs({ source, stack }: Problem, { layShare }: Spreads): Uncertain
 /** The same backing, by its nominal diameter, mm. */
 const SAME_BACKING_MM = 0.005;
 
-/** A fill that is known lies there with what it has in common with the new one moved as well. */
+/** A known fill is moved as well, by what it has in common with the new one. */
 const withFill = (source: SpoolSource, moved: (hand: SameHand) => Partial<SameHand>): SpoolSource =>
 	source.kind === 'rated' && source.hand
 		? { ...source, hand: { ...source.hand, ...moved(source.hand) } }

@@ -132,7 +132,7 @@ describe('a simulation', () => {
 		expect(shareBelow(open.lengthsToRubMm, lengthMm)).toBeCloseTo(asBulk.rubProbability, 1);
 	});
 
-	it('no spread at all leaves no doubt', () => {
+	it('no spread at all leaves no uncertainty', () => {
 		const none = Object.fromEntries(Object.keys(DEFAULT_SPREADS).map((key) => [key, 0]));
 		const sure = simulate(MEASURED, fitOf(MEASURED), {
 			trials: 100,

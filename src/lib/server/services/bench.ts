@@ -24,7 +24,7 @@ import { inventoryNow, sourceOf, spoolNow, spoolOfStrand, type Inventory } from 
 import { currentRun } from './runs';
 import { loadSetup, type SavedSetup } from './saved';
 
-/** What the bench does with a set-up: what was asked for, or what leads from what lies on its spool to it. */
+/** What the bench does with a set-up: the job that was asked for, or the job that leads from the strands on its spool to the set-up. */
 export async function benchJob(db: Knex, setupId: string, asked: AskedJob | undefined): Promise<BenchJob> {
 	const begun = asked?.kind ?? (await currentRun(db, setupId))?.job;
 	if (asked?.kind === 'untwist') return asked;
@@ -38,7 +38,7 @@ export async function benchJob(db: Knex, setupId: string, asked: AskedJob | unde
 }
 
 /**
- * What leads from what lies on a spool to a set-up: what both have undermost stays.
+ * The job that leads from the strands on a spool to a set-up. Strands that both have next to the arbor stay.
  *
  * @param begun the job that it is in already, if any
  */
@@ -52,7 +52,7 @@ export function jobLeadingTo(inventory: Inventory, setup: SavedSetup, begun: str
 		lies.map((component) => strandIdOf(record.setupId, component)),
 		wanted.map((component) => strandIdOf(setup.id, component))
 	);
-	// All of it lies there, under something that comes off.
+	// All of the set-up is on the spool already, under a strand that comes off.
 	if (keep === wanted.length && keep < lies.length) return { kind: 'off', keep, off: offParts(now, keep) };
 	// Nothing stays, or nothing changes: it is wound from the arbor.
 	if (keep === 0 || keep === wanted.length) return { kind: 'wind' };

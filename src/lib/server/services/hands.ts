@@ -1,5 +1,13 @@
-import { isKnown, stopOf, type RackWinding, type Ranged, type WindingHand } from '$lib/core';
-import { RANGE_Z, type Known, type Problem } from '$lib/core';
+import {
+	isKnown,
+	RANGE_Z,
+	stopOf,
+	type Known,
+	type Problem,
+	type RackWinding,
+	type Ranged,
+	type WindingHand
+} from '$lib/core';
 import type { HandSummary } from '$lib/inventory/hand';
 import type { Winding } from '$lib/inventory/winding';
 import type { Knex } from 'knex';

@@ -3,7 +3,7 @@ import {
 	findMaterial,
 	parseLineClass,
 	idsBehind,
-	isDoubted,
+	isOdd,
 	isKnown,
 	marginalOf,
 	packingFraction,
@@ -202,7 +202,7 @@ export async function learntTold(db: Knex): Promise<LearntAnswer> {
 							woundOn: woundOn.toString(),
 							who: typed.who.trim(),
 							counts: !leftOut.has(id),
-							odd: isDoubted(learnt, id)
+							odd: isOdd(learnt, id)
 						}
 					]
 				: []

@@ -108,7 +108,7 @@ describe('two lines swapped, and both found', () => {
 		expect(await where()).toEqual(after);
 		expect(await takeBackWinding(db, asked(), 'nothing', true)).toMatchObject({ ok: false });
 	});
-	it('from reel to reel; what lies under something cannot be taken', async () => {
+	it("from reel to reel; a strand under another one can't be taken", async () => {
 		const one = await wound('Tarn');
 		const two = await wound('Beck', measured('90 mm'));
 		const choice = (await swapChoice(db, two.spoolId))!;
@@ -208,7 +208,7 @@ describe('jobs that wind nothing new', () => {
 		expect(await kinds(`${id}:line`)).not.toContain('respooled');
 		expect(await kinds(`${id}:backing`)).toEqual(['line-changed', 'line-changed', 'moved', 'came']);
 	});
-	it('what is wanted lies there under something: only that comes off, and then nothing is left to do', async () => {
+	it('the strand that is wanted is on the spool under another: only that one comes off, and then nothing is left to do', async () => {
 		const form = measured('112 mm', '44 mm', '32 mm');
 		form.fill.stack[1] = newComponent('running-line', 'running-line');
 		form.fill.stack.push(newComponent('head', 'head'), newComponent('tip', 'tip'));
@@ -283,7 +283,7 @@ describe('the care page', () => {
 		expect(await found({ thing: `${id}:line` })).toEqual([1, 1]);
 		expect(await found({ due: true })).toEqual([0, 0]);
 	});
-	it('what goes out together is what lies on a spool of the rack; a spool off the rack goes nowhere', async () => {
+	it('the strands on a spool of the rack go out together; a spool off the rack goes nowhere', async () => {
 		const { id, spoolId } = await wound('Tarn');
 		const { spoolId: beck } = await wound('Beck');
 		const out = async () => (await carePage(db, TODAY, filter())).spools;
@@ -291,7 +291,7 @@ describe('the care page', () => {
 		expect((await out())[1]!.things.toSorted()).toEqual([`${id}:backing`, `${id}:line`]);
 		await removeSpool(db, asked(), beck);
 		expect((await out()).map((spool) => spool.id)).toEqual([spoolId]);
-		// What lies on it is not forgotten.
+		// Its strands are still known.
 		expect((await carePage(db, TODAY, filter({ sought: "isn't on the rack" }))).matching).toBe(2);
 	});
 	it('writes histories small, and reads them back', async () => {

@@ -26,7 +26,7 @@ export const windingsOf = async (db: Knex, setupId: string): Promise<Winding[]> 
 export const windingById = findWinding;
 
 /**
- * Writes down what came out, with what the run came to. The next winding of the same set-up begins a run of its own.
+ * Saves a winding, with the summary of its run. The next winding of the same set-up begins a run of its own.
  *
  * @param ends the run that this ends, as whoever writes it down knows it: what has ended is not ended twice
  */

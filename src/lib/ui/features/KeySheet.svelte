@@ -8,7 +8,7 @@
 		['N', 'a new set-up'],
 		['M', 'compare every spool with every line'],
 		['K', 'knots; on a knot: arrow keys for the stages, P plays, X for the left hand'],
-		['C', 'care; on a lane: arrow keys from event to event, + to zoom in, − to zoom out, 0 for everything'],
+		['C', 'care; on a row: arrow keys from event to event, + to zoom in, − to zoom out, 0 for everything'],
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; with the Page keys: 1 mm'],

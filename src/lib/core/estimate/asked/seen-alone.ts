@@ -59,7 +59,7 @@ export function lyingAs(
 	});
 }
 
-/** What lies above the backing, and the backing itself, as they were seen to lie in a half-fit or a reverse fill. */
+/** The strands above the backing, and the backing itself, as a half-fit or a reverse fill has shown them. */
 export interface SeenAlone {
 	/** Read with everything above the backing alone on the bare arbor. */
 	readonly depthMm: number;

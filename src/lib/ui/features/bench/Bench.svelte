@@ -68,7 +68,7 @@
 	const step = $derived(bench.step);
 
 	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
-	/** What is wound; and when the gap is looked at, what lies outermost. */
+	/** The strand that is wound; at the gap step, the outermost strand. */
 	const windingAt = $derived(step?.kind === 'gap' ? workout.parts.length - 1 : Math.max(index, 0));
 	const winding =
 		run &&

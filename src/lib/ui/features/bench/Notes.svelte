@@ -55,7 +55,7 @@
 			case 'loop-test':
 				return `Loop test: ${formatNumber(Math.abs(loopTest(event.bightMm, event.spins).mean), 1)} turns a metre`;
 			case 'lost-count':
-				return `Lost count of the ${name(event.part)} lost`;
+				return `Lost count of the ${name(event.part)}`;
 			case 'taken-as':
 				return `What you said about that depth: ${TAKEN_AS_SAYS[event.as]}`;
 			case 'tug':

@@ -17,7 +17,7 @@
 		job: JobSetup;
 		doing: BenchJob;
 		plan: JobSetup['plan'];
-		/** It was not wound here: nothing of how is taken for known. */
+		/** It was wound elsewhere, so nothing is assumed about how. */
 		elsewhere: boolean;
 		/** The run that this ends; none when nothing was done in it. */
 		run: () => string | undefined;

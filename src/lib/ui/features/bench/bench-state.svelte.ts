@@ -24,7 +24,7 @@ export class BenchState {
 	readonly done: ReadonlySet<string> = $derived.by(() => this.#known('done'));
 	readonly tools: ReadonlySet<string> = $derived.by(() => this.#known('tools'));
 	readonly step: Step | undefined = $derived.by(() => this.steps[this.at]);
-	/** Past the last step: what came out is written down. */
+	/** Past the last step: the winding is saved. */
 	readonly recording = $derived.by(() => this.at >= this.steps.length);
 	readonly remedies: readonly Remedy[] = $derived.by(() =>
 		remediesAt(this.steps, this.at, this.#work().stopPart)
@@ -34,7 +34,7 @@ export class BenchState {
 		this.steps.filter(({ id }) => !this.done.has(id)).reduce((sum, step) => sum + this.seconds(step), 0)
 	);
 
-	/** @param wound it was wound elsewhere: what came out is written down at once */
+	/** @param wound it was wound elsewhere, so the winding is saved at once */
 	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run | undefined, wound = false) {
 		this.#work = work;
 		this.#tempo = tempo;

@@ -5,7 +5,7 @@ export const TAKEN_AS_SAYS: Record<TakenAs, string> = {
 	confirmed: 'The reading is right',
 	'lost-count': 'I lost count',
 	'other-room': 'It takes more or less room than thought',
-	'other-spool': 'The spool or what lies under it is not what I said'
+	'other-spool': "The spool or the strand under it isn't what I said"
 };
 
 /** What the buttons say, the most plausible first; to read again comes in its place, and that it is right at the end. */

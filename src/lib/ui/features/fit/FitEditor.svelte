@@ -34,14 +34,13 @@
 
 	// The editor lives for one set-up: its page makes a new one for another.
 	// svelte-ignore state_referenced_locally
-	const fit: FitState = new FitState(
-		form,
-		() => preferences.units,
-		() => store.autosave.touch(),
-		() => store.issues,
-		() => store.known?.spoolId ?? of?.spoolId,
-		() => learnt
-	);
+	const fit: FitState = new FitState(form, {
+		units: () => preferences.units,
+		onchange: () => store.autosave.touch(),
+		refused: () => store.issues,
+		spoolId: () => store.known?.spoolId ?? of?.spoolId,
+		learnt: () => learnt
+	});
 	// svelte-ignore state_referenced_locally
 	const store = new SetupStore({
 		known: saved,

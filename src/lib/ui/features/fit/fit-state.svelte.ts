@@ -11,19 +11,29 @@ const keyOf = (path: readonly (string | number)[]): string => path.join('.');
 /** Parts of the form that stand under the drawing, one panel at a time. */
 const IN_PANELS = new Set(['halfFit', 'reverseTurns', 'spreads', 'swaps']);
 
+/** What a set-up that is being edited needs to know of the page around it. */
+interface Around {
+	readonly units: () => UnitSystem;
+	readonly onchange: () => void;
+	/** What the server says is wrong with a field; its paths begin at the body that was sent. */
+	readonly refused: () => readonly WordedIssue[];
+	/** The spool it is for; none before it is saved. */
+	readonly spoolId: () => string | undefined;
+	/** What earlier windings have taught of its spool, strands and winder. */
+	readonly learnt: () => LearntHere | undefined;
+}
+
 /** A set-up being edited, and what it amounts to at this moment. */
 export class FitState {
 	form = $state() as SetupForm;
 	/** The knots of joints are shown beside their editors. */
 	showsKnots = $state(false);
-	readonly #units: () => UnitSystem;
-	readonly #onchange: () => void;
-	readonly #refused: () => readonly WordedIssue[];
-	readonly #spoolId: () => string | undefined;
-	readonly #learnt: () => LearntHere | undefined;
+	readonly #around: Around;
 	#lastGood: Workout | undefined;
 
-	readonly result = $derived.by(() => workOut($state.snapshot(this.form), this.#units(), this.#learnt()));
+	readonly result = $derived.by(() =>
+		workOut($state.snapshot(this.form), this.#around.units(), this.#around.learnt())
+	);
 	/** The newest answers there were: while a number is half typed the last ones stay, dimmed. */
 	readonly workout = $derived.by(() => {
 		if (this.result.ok) this.#lastGood = this.result.value;
@@ -32,30 +42,14 @@ export class FitState {
 	readonly stale = $derived(!this.result.ok);
 	readonly issues = $derived.by(() => (this.result.ok ? [] : this.result.issues.map(wordIssue)));
 
-	/**
-	 * @param refused what the server says is wrong with a field; its paths begin at the body that was sent
-	 * @param spoolId the spool it is for; none before it is saved
-	 * @param learnt what earlier windings have taught of it
-	 */
-	constructor(
-		form: SetupForm,
-		units: () => UnitSystem,
-		onchange: () => void,
-		refused: () => readonly WordedIssue[] = () => [],
-		spoolId: () => string | undefined = () => undefined,
-		learnt: () => LearntHere | undefined = () => undefined
-	) {
+	constructor(form: SetupForm, around: Around) {
 		this.form = form;
-		this.#units = units;
-		this.#onchange = onchange;
-		this.#refused = refused;
-		this.#spoolId = spoolId;
-		this.#learnt = learnt;
+		this.#around = around;
 	}
 
 	/** The spool it is for, among all of them: spools may have one name, or none. */
 	get spoolId(): string | undefined {
-		return this.#spoolId();
+		return this.#around.spoolId();
 	}
 
 	/** What is wrong with a field. An empty field is not wrong, only not there yet. */
@@ -63,7 +57,7 @@ export class FitState {
 		const key = keyOf(path);
 		const issue = this.issues.find((issue) => keyOf(issue.path) === key);
 		if (issue && issue.code !== 'missing_value') return issue.message;
-		return this.#refused().find((refused) => keyOf(refused.path.slice(1)) === key)?.message;
+		return this.#around.refused().find((refused) => keyOf(refused.path.slice(1)) === key)?.message;
 	}
 
 	/** Fields that still need something before there can be an answer. */
@@ -77,7 +71,7 @@ export class FitState {
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {
 		edit(this.form);
-		this.#onchange();
+		this.#around.onchange();
 	}
 
 	/** A finished entry: a bare number gets the unit it was typed in. */
@@ -118,6 +112,6 @@ export class FitState {
 	}
 
 	setGapMm(gapMm: number): void {
-		this.change((form) => (form.fill.gap = formatLength(gapMm, smallUnit(this.#units()))));
+		this.change((form) => (form.fill.gap = formatLength(gapMm, smallUnit(this.#around.units()))));
 	}
 }

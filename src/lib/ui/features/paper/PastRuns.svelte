@@ -4,7 +4,7 @@
 	import { showDay } from '$lib/wording/dates';
 	import { usePreferences } from '../../state/preferences.svelte';
 
-	/** Finished windings side by side: what was planned, what came of it. */
+	/** Finished windings side by side: as planned, and as wound. */
 	let { runs, ontakeback }: { runs: readonly PastRun[]; ontakeback: (id: string) => void } = $props();
 	const preferences = usePreferences();
 	const rows = keys(PAST_ROWS);

@@ -96,7 +96,7 @@
 			<dd class="text-[13px] text-soft">{showLong(told.value.lengthSoFarMm, units)} on so far</dd>
 		</div>
 		<div>
-			<dt class="text-[13px] text-soft">{workout.fit.solved ? 'stop at' : 'the depth where it ends'}</dt>
+			<dt class="text-[13px] text-soft">{workout.fit.solved ? 'stop at' : 'ends at'}</dt>
 			<dd class="text-[20px] font-semibold">{showSmall(told.value.stopDepthMm, units)}</dd>
 			<dd class="text-[13px] text-soft">below the rim</dd>
 		</div>

@@ -68,7 +68,7 @@
 		{#if aside.running}
 			{aside.progress.toLocaleString('en')} of {TRIALS.toLocaleString('en')}
 		{:else if simulated}
-			{simulated.trials.toLocaleString('en')} spools tried, each as likely as the uncertainties say
+			{simulated.trials.toLocaleString('en')} spools tried, each as likely as your measures allow
 		{:else if aside.failed}
 			the uncertainties are larger than the spool: measure the spool first
 		{/if}

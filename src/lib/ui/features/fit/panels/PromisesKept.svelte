@@ -33,7 +33,7 @@
 	<p class="mt-1 text-[14px] text-soft" data-promises>
 		{told.held} of {count}
 		{count === 1 ? 'gap' : 'gaps'} that you measured {told.held === 1 ? 'was' : 'were'} in the range that Wendle
-		gave. 9 times out of 10, it should be.
+		gave. 9 out of 10 should be.
 	</p>
 	<ul class="mt-2 space-y-1">
 		{#each told.promises as { recordId, spool, woundOn, foreseenMm, lowMm, highMm, foundMm, held } (recordId)}
