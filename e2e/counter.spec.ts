@@ -116,3 +116,23 @@ test('two windows follow one run, and the count becomes the record', async ({ pa
 	await page.getByRole('button', { name: 'Wind the backing' }).last().click();
 	await expect.poll(() => turns(page)).toBe(0);
 });
+
+test('what is done before the run has opened stays where it was done', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	let letOpen = (): void => undefined;
+	const opening = new Promise<void>((open) => (letOpen = open));
+	await page.route('**/api/runs/*/events?*', async (route) => {
+		await opening;
+		await route.continue();
+	});
+	await toBacking(page);
+	await page.keyboard.press(' ');
+	await expect(page.locator('#step-title')).toContainText('rear end');
+	await page.keyboard.press('ArrowLeft');
+	for (let i = 0; i < 3; i++) await page.keyboard.press('t');
+	await expect.poll(() => turns(page)).toBe(30);
+	letOpen();
+	await synced(page);
+	await expect(page.locator('#step-title')).toHaveText('Wind the backing');
+	expect(await turns(page)).toBe(30);
+});

@@ -161,7 +161,7 @@ for (const theme of ['light', 'dark'] as const)
 			'Check while winding',
 			'With a fish on',
 			'Swaps',
-			'Buy, cut, gauge'
+			'Buy and cut'
 		]) {
 			await page.getByRole('tab', { name }).click();
 			await expect(page.getByRole('tabpanel', { name })).toBeVisible();

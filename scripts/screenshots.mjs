@@ -22,7 +22,7 @@ const VIEWS = /** @type {const} */ ([
 	['fit-sure', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'How sure?'],
 	['fit-ways', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'Compare methods'],
 	['fit-run', 'Tarn reel A, char', 'fit/{}', 1280, 'dark', 'With a fish on'],
-	['fit-spey', 'Long rod, sea-run char', 'fit/{}', 1280, 'light', 'Buy, cut, gauge'],
+	['fit-spey', 'Long rod, sea-run char', 'fit/{}', 1280, 'light', 'Buy and cut'],
 	['match', '/match', '', 1280, 'light'],
 	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],

@@ -51,14 +51,14 @@
 			>Wendle</a
 		>
 		<nav
-			class="order-last flex w-full gap-3.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
+			class="order-last flex w-full gap-2.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
 			aria-label="Places"
 		>
 			{#each places as { href, label, on } (label)}
 				<a
 					{href}
 					aria-current={on ? 'page' : undefined}
-					class="flex min-h-9 items-center border-b-[3px] text-[16px] whitespace-nowrap {on
+					class="flex min-h-9 items-center border-b-[3px] text-[15px] whitespace-nowrap sm:text-[16px] {on
 						? 'border-now font-semibold'
 						: 'border-transparent text-soft hover:text-ink'}">{label}</a
 				>

@@ -137,14 +137,14 @@ export class Run {
 	/** Adds events: on the screen at once, in the browser's log next, on the server when it can be. */
 	async add(...added: Added[]): Promise<void> {
 		const at = Date.now();
+		const events = added.map((event) => ({ ...event, id: uuid(), at }) as RunEvent);
+		this.#merge(events);
 		if (added.length > 0 && this.sync !== 'away') this.sync = 'waiting';
 		await this.ready;
 		if (!this.#id) {
 			this.#id = uuid();
 			await this.#log.setRun(this.#key, this.#id, 0);
 		}
-		const events = added.map((event) => ({ ...event, id: uuid(), at }) as RunEvent);
-		this.#merge(events);
 		this.#unsent.push(...events);
 		await this.#log.put(this.#id, events, false);
 		this.onlyHere = this.#log.onlyHere;

@@ -16,8 +16,8 @@ export class BenchState {
 	readonly #tempo: Tempo;
 	readonly #begun: Begun | undefined;
 	readonly run: Run | undefined;
-	/** Where the job was opened; none when it is only written down, having been done elsewhere. */
-	readonly #opened: number | undefined;
+	/** Somebody has gone to a step since the job was opened: they are left where they are. */
+	#moved: boolean;
 	at = $state(0);
 
 	readonly steps: readonly Step[] = $derived.by(() => this.#work().steps);
@@ -40,13 +40,13 @@ export class BenchState {
 		this.#tempo = tempo;
 		this.#begun = begun;
 		this.run = run;
-		this.#opened = wound ? undefined : this.firstOpen();
-		this.at = this.#opened ?? this.steps.length;
+		this.#moved = wound;
+		this.at = wound ? this.steps.length : this.firstOpen();
 	}
 
 	/** The run may be further on than the server's first page said; whoever has moved meanwhile is left where they are. */
 	catchUp(): void {
-		if (this.at === this.#opened) this.go(this.firstOpen());
+		if (!this.#moved) this.at = this.firstOpen();
 	}
 
 	/** Until the run is there, what the first page knew of it, and what was done since. */
@@ -77,12 +77,13 @@ export class BenchState {
 	}
 
 	go(to: number): void {
+		this.#moved = true;
 		this.at = Math.min(Math.max(to, 0), this.steps.length);
 	}
 
 	goTo(id: string): void {
 		const at = this.steps.findIndex((step) => step.id === id);
-		if (at >= 0) this.at = at;
+		if (at >= 0) this.go(at);
 	}
 
 	/** Goes back to where something can be put right: steps open again, and what comes off no longer counts. */

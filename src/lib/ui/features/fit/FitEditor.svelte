@@ -176,9 +176,7 @@
 					</div>
 					<div class="figure flex border-t border-ink text-[12.5px] max-sm:flex-wrap">
 						<span class="border-r border-ink px-3 py-1.5 sm:whitespace-nowrap">Section, true to scale</span>
-						<span class="px-3 py-1.5 text-soft"
-							>each circle is one turn; the blurred edge is the uncertainty</span
-						>
+						<span class="px-3 py-1.5 text-soft">each circle is one turn; blurred edges are uncertain</span>
 						<span class="no-print ml-auto flex">
 							<button
 								type="button"

@@ -12,7 +12,7 @@
 		{ slug: 'pause', label: 'Check while winding', load: () => import('./AtAPause.svelte') },
 		{ slug: 'run', label: 'With a fish on', load: () => import('./TheRun.svelte') },
 		{ slug: 'swaps', label: 'Swaps', load: () => import('./Swaps.svelte') },
-		{ slug: 'list', label: 'Buy, cut, gauge', load: () => import('./BuyAndCut.svelte') }
+		{ slug: 'list', label: 'Buy and cut', load: () => import('./BuyAndCut.svelte') }
 	];
 	let open = $state<string>();
 	const shown = $derived(PANELS.find(({ slug }) => slug === open));
@@ -33,7 +33,7 @@
 
 <div class="no-print mt-5">
 	<div
-		class="figure flex flex-wrap gap-x-4 gap-y-1 border-b border-hair"
+		class="figure flex flex-wrap gap-x-3 gap-y-1 border-b border-hair"
 		role="tablist"
 		aria-label="More of this fit"
 	>
@@ -44,7 +44,7 @@
 				id="tab-{slug}"
 				aria-selected={open === slug}
 				aria-controls="panel"
-				class="border-b-[3px] pb-1 text-[14.5px] {open === slug
+				class="border-b-[3px] pb-1 text-[13.5px] {open === slug
 					? 'border-ink font-semibold'
 					: 'border-transparent text-soft hover:text-ink'}"
 				{onkeydown}

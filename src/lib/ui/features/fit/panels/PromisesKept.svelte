@@ -38,7 +38,7 @@
 	<ul class="mt-2 space-y-1">
 		{#each told.promises as { recordId, spool, woundOn, foreseenMm, lowMm, highMm, foundMm, held } (recordId)}
 			<li
-				class="grid grid-cols-[11rem_1fr_9rem] items-center gap-3 text-[14px] max-sm:grid-cols-[7rem_1fr]"
+				class="grid grid-cols-[11rem_1fr_12.5rem] items-center gap-3 text-[14px] max-sm:grid-cols-[7rem_1fr]"
 				title={showDay(dayOf(woundOn), preferences.locale)}
 			>
 				<span class="truncate">{spool}</span>
