@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
+import { unfold } from './fit-page';
 import { answer, expect, open, saved, test } from './server';
 
 async function addressOf(page: import('@playwright/test').Page, name: string): Promise<string> {
@@ -117,11 +118,12 @@ test('the thread opens the editor of what is clicked', async ({ page, demo }) =>
 
 test('several figures from the box, one of them odd', async ({ page }) => {
 	await open(page, '/fit/new');
+	await unfold(page, 'More about the spool');
 	for (const [i, yards] of ['100', '104', '300'].entries()) {
 		if (i > 0) await page.getByRole('button', { name: 'Figure', exact: true }).click();
 		await page
 			.getByRole('group', { name: `Figure ${i + 1} from the box` })
-			.getByLabel('and backing of')
+			.getByLabel('Backing on the box')
 			.fill(yards);
 	}
 	const odd = page.getByRole('group', { name: 'Figure 3 from the box' });

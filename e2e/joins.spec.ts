@@ -3,6 +3,7 @@ import { existsSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { newSetup } from '../src/lib/setup/presets';
+import { unfold } from './fit-page';
 import { expect, open, saved, test, toBench } from './server';
 
 const addressOf = async (page: Page, spool: string): Promise<string> => {
@@ -94,6 +95,7 @@ test.describe('a row that cannot be read', () => {
 		demo
 	}) => {
 		await open(page, await addressOf(page, 'Beck reel, grayling'));
+		await unfold(page, 'Reel and winding');
 		await page.getByRole('radio', { name: 'closed' }).click();
 		await saved(page);
 		await demo.stop();
@@ -230,7 +232,7 @@ test('a reply that is lost makes nothing double: a first save, a winding, a swap
 	await open(page, '/fit/new');
 	await page.getByLabel('Name of the spool').fill('Saved once');
 	const figure = page.getByRole('group', { name: 'Figure 1 from the box' });
-	await figure.getByLabel('and backing of').fill('100');
+	await figure.getByLabel('Backing on the box').fill('100');
 	await saved(page);
 	expect(await count()).toBe(before + 1);
 

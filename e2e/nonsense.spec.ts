@@ -1,3 +1,4 @@
+import { more, unfold } from './fit-page';
 import { answer, expect, open, saved, test } from './server';
 
 test('nonsense typed everywhere is answered, and nothing is lost', async ({ page }) => {
@@ -10,6 +11,9 @@ test('nonsense typed everywhere is answered, and nothing is lost', async ({ page
 	await page.getByLabel('Across the arbor').fill('38');
 	await page.getByLabel('Between the flanges').fill('21');
 	const good = await answer(page, 'stop-depth');
+	await more(page, 'line');
+	await unfold(page, 'More about the spool');
+	await unfold(page, 'Reel and winding');
 
 	const cases: [string, string, RegExp][] = [
 		['Across the rims', 'a teacup', /isn't a measure/],
@@ -65,7 +69,7 @@ test('a line too big says what would work', async ({ page }) => {
 	await page.getByLabel('Across the rims').fill('62 mm');
 	await page.getByLabel('Across the arbor').fill('36 mm');
 	await page.getByLabel('Between the flanges').fill('18 mm');
-	await page.getByRole('region', { name: 'Stack' }).getByLabel('Class').selectOption('#9');
+	await page.getByRole('textbox', { name: 'Line', exact: true }).fill('9');
 	await expect(page.locator('[data-answer="judgement"]')).toContainText(
 		/Too much line .* What would work: a WF\dF fits/
 	);

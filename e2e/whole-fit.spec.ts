@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { measured, tab } from './fit-page';
+import { measured, more, tab, unfold } from './fit-page';
 import { answer, expect, frames, open, saved, test } from './server';
 
 const stack = (page: Page): Promise<string[]> =>
@@ -9,8 +9,8 @@ const stack = (page: Page): Promise<string[]> =>
 test('the spool by what is on it now, dished, flared', async ({ page }) => {
 	await open(page, '/fit/new');
 	await page.getByRole('radio', { name: 'What is on it' }).click();
-	await page.getByLabel('and backing of').fill('90');
-	await page.getByLabel('leave a gap of').fill('6');
+	await page.getByLabel('Backing on it now').fill('90');
+	await page.getByLabel('Gap it has now').fill('6');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('6 mm');
 	// The same line and backing at the same gap: the same length comes out.
 	await expect.poll(() => answer(page, 'length')).toBe(90);
@@ -18,6 +18,7 @@ test('the spool by what is on it now, dished, flared', async ({ page }) => {
 	await measured(page);
 	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
 	const straight = await answer(page, 'length');
+	await unfold(page, 'More about the spool');
 	await page.getByRole('radio', { name: 'dished arbor' }).click();
 	await page.getByLabel('Arbor where lowest').fill('30 mm');
 	await expect.poll(() => answer(page, 'length')).toBeGreaterThan(straight);
@@ -32,6 +33,7 @@ test('the spool by what is on it now, dished, flared', async ({ page }) => {
 test('a line weighed, by a table that is pasted, and a table with a gap', async ({ page }) => {
 	await measured(page);
 	const byClass = await answer(page, 'length');
+	await more(page, 'line');
 	await page.getByLabel('Known', { exact: true }).selectOption('Weighed');
 	await page.getByLabel('Weight of the whole line').fill('30 g');
 	await expect.poll(() => answer(page, 'length')).toBeLessThan(byClass);
@@ -171,10 +173,10 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 	await page.getByRole('radio', { name: 'the length' }).click();
 	await expect.poll(width).toBeGreaterThan(byDepth * 1.2);
 	await page.getByText('How far off each measure may be').click();
-	await page.getByLabel('Backing, thickness').fill('0.1 %');
+	await page.getByLabel('Thickness of the backing, off by').fill('0.1 %');
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('1 mm');
-	await expect(page.locator('[data-sure="rub"]')).toContainText('%');
-	await page.getByLabel('Tightness').fill('plenty');
+	await expect(page.locator('[data-sure="rub"]')).toContainText('1 in');
+	await page.getByLabel('Tightness, off by').fill('plenty');
 	await page.keyboard.press('Tab');
 	await expect(page.getByRole('tabpanel').getByText(/isn\'t a percentage/)).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { unfold } from './fit-page';
 import { answer, expect, open, saved, test } from './server';
 
 test('from the box to a wound reel that is remembered', async ({ page, server }) => {
@@ -8,15 +9,16 @@ test('from the box to a wound reel that is remembered', async ({ page, server })
 
 	await page.getByLabel('Name of the spool').fill('Lent to the warden');
 	const figure = page.getByRole('group', { name: 'Figure 1 from the box' });
-	await figure.getByLabel('Class').selectOption('#6');
-	await figure.getByLabel('and backing of').fill('100');
+	await figure.getByRole('textbox', { name: 'Line on the box' }).fill('WF6F');
+	await figure.getByLabel('Backing on the box').fill('100');
 	// No submit: the answer is there while typing. WF5 leaves more room than the WF6 of the box.
 	expect(await answer(page, 'length')).toBeGreaterThan(95);
 	await saved(page);
 	await expect(page).toHaveURL(/\/fit\/[0-9a-f-]{36}$/);
-	await figure.getByLabel('and backing of').blur();
-	await expect(figure.getByLabel('and backing of')).toHaveValue('100 yd');
+	await figure.getByLabel('Backing on the box').blur();
+	await expect(figure.getByLabel('Backing on the box')).toHaveValue('100 yd');
 
+	await unfold(page, 'Reel and winding');
 	await page.getByRole('radio', { name: 'right' }).click();
 	await page.getByRole('radio', { name: 'closed' }).click();
 	const before = await answer(page, 'length');

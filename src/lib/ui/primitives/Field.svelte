@@ -12,8 +12,10 @@
 		aside?: string;
 		/** What is wrong and what to do. Held back while the person is still typing. */
 		error?: string | undefined;
+		/** It stands in a sentence: as wide as its text, named for a screen reader only. */
+		inline?: boolean;
 	}
-	let { label, value, oninput, oncommit, aside, error, ...rest }: Props = $props();
+	let { label, value, oninput, oncommit, aside, error, inline = false, ...rest }: Props = $props();
 	const id = $props.id();
 	/** A message that came up under the pointer would move what is being clicked: it waits a little. */
 	const SETTLE_MS = 180;
@@ -27,15 +29,22 @@
 	const shownError = $derived(typing ? undefined : error);
 </script>
 
-<div class="min-w-0">
-	<label for={id} class="block text-[13px] text-soft">{label}</label>
-	<div class="flex items-baseline gap-2 border-b-[1.5px] py-0.5 {shownError ? 'border-warn' : 'border-ink'}">
+<div class={inline ? 'inline' : 'min-w-0'}>
+	<label for={id} class={inline ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
+	<div
+		class="items-baseline border-b-[1.5px] {inline ? 'inline-flex gap-1' : 'flex gap-2 py-0.5'} {shownError
+			? 'border-warn'
+			: 'border-ink'}"
+	>
 		<input
 			{id}
 			{value}
 			autocomplete="off"
 			spellcheck="false"
-			class="w-full min-w-0 flex-1 rounded-sm bg-transparent py-0.5 text-[17px] font-medium placeholder:font-normal placeholder:text-soft"
+			size={inline ? Math.max(value.length, rest.placeholder?.length ?? 0, 2) : undefined}
+			class="min-w-0 rounded-sm bg-transparent font-medium placeholder:font-normal placeholder:text-soft {inline
+				? 'field-sizing-content max-w-[15rem] min-w-[2.5ch]'
+				: 'w-full flex-1 py-0.5 text-[17px]'}"
 			aria-invalid={shownError ? true : undefined}
 			aria-describedby={shownError ? `${id}-error` : aside ? `${id}-aside` : undefined}
 			oninput={(event) => {

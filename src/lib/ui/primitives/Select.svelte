@@ -8,17 +8,21 @@
 		onchange: (value: V) => void;
 		/** Label for a screen reader only. */
 		quiet?: boolean;
+		/** It stands in a sentence: as wide as what is chosen. */
+		inline?: boolean;
 	}
-	let { label, options, value, onchange, quiet = false }: Props = $props();
+	let { label, options, value, onchange, quiet = false, inline = false }: Props = $props();
 	const id = $props.id();
 </script>
 
-<div class="min-w-0">
-	<label for={id} class={quiet ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
+<div class={inline ? 'inline' : 'min-w-0'}>
+	<label for={id} class={quiet || inline ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
 	<select
 		{id}
 		{value}
-		class="h-[2.02rem] w-full rounded-none border-b-[1.5px] border-ink bg-transparent py-1 text-[15.5px] font-medium"
+		class="rounded-none border-b-[1.5px] border-ink bg-transparent font-medium {inline
+			? 'field-sizing-content max-w-full'
+			: 'h-[2.02rem] w-full py-1 text-[15.5px]'}"
 		onchange={async (event) => {
 			const select = event.currentTarget;
 			onchange(options[select.selectedIndex]!.value);

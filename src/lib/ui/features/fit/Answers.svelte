@@ -1,10 +1,9 @@
 <script lang="ts">
-	import { formatNumber, fromMm, retrievePerTurnMm, ROLE_NAMES } from '$lib/core';
+	import { formatNumber, fromMm, ROLE_NAMES } from '$lib/core';
 	import {
 		longUnit,
 		showLong,
 		showLongRange,
-		showRetrieve,
 		showSmall,
 		showSmallRange,
 		showTurns,
@@ -12,6 +11,7 @@
 	} from '$lib/wording/units';
 	import type { SetupForm } from '$lib/setup/form';
 	import type { Workout } from '$lib/setup/evaluate-form';
+	import type { Snippet } from 'svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
 
@@ -19,8 +19,10 @@
 		form: SetupForm;
 		workout: Workout;
 		stale: boolean;
+		/** What to do with them, right behind the judgement. */
+		children: Snippet;
 	}
-	let { form, workout, stale }: Props = $props();
+	let { form, workout, stale, children }: Props = $props();
 	/** Few ask: how it is worked out comes when somebody does. */
 	let asked = $state(false);
 	const preferences = usePreferences();
@@ -32,7 +34,6 @@
 	const long = $derived(longUnit(units));
 	const decimals = $derived(small === 'mm' ? 1 : 2);
 	const showsDepth = $derived(fit.fits && solved !== undefined);
-	const retrieveMm = $derived(retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm));
 	const above = $derived(
 		workout.parts
 			.map(({ role }, i) => `${showTurns(fit.layers[i]!.turns)} of ${ROLE_NAMES[role]}`)
@@ -110,8 +111,8 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, whichever
-				backing you use
+				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, with any
+				backing
 			{:else}
 				the line alone fills this spool past the gap you want
 			{/if}
@@ -140,20 +141,21 @@
 				formatNumber(fromMm(fit.gapMm, small), decimals),
 				small,
 				showsDepth
-					? `${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)} if you stop by depth, ${showSmallRange(ranges.gapByLengthMm.low, ranges.gapByLengthMm.high, units)} by length; one turn then brings in ${showRetrieve(retrieveMm, units)}`
-					: `${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)}; one turn then brings in ${showRetrieve(retrieveMm, units)}`,
+					? `${showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units)} if you stop by depth, ${showSmallRange(ranges.gapByLengthMm.low, ranges.gapByLengthMm.high, units)} by length`
+					: showSmallRange(ranges.gapMm.low, ranges.gapMm.high, units),
 				'gap'
 			)}
 		</dl>
 	{/if}
 	{#if showsDepth}
-		<div class="mb-3 min-h-5">
+		<div class="mb-2 min-h-5">
 			{#await import('./ToBuy.svelte') then { default: ToBuy }}<ToBuy {form} {workout} />{/await}
 		</div>
 	{/if}
 	<p class="border-l-[3px] border-now py-0.5 pl-3 text-[16.5px] leading-snug" data-answer="judgement">
 		{judgement(workout, units)}
 	</p>
+	{@render children()}
 	{#if measureNext(workout)}
 		<p class="mt-3 text-[13.5px] text-soft">{measureNext(workout)}</p>
 	{/if}

@@ -13,12 +13,12 @@
 	import { isShortcut } from '../../state/shortcuts';
 	import Answers from './Answers.svelte';
 	import { FitState } from './fit-state.svelte';
-	import Panels from './panels/Panels.svelte';
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
 	import { SetupStore, type OfSpool } from './store.svelte';
 	import WaitingFor from './WaitingFor.svelte';
+	import WindingFields from './WindingFields.svelte';
 
 	interface Props {
 		form: SetupForm;
@@ -57,8 +57,6 @@
 
 	const workout = $derived(fit.workout);
 	const stop = $derived(workout?.fit.layers[workout.stopIndex]);
-	/** The part whose editor is open. */
-	let selected = $state(fit.form.fill.stack.at(-1)!.id);
 	const items = $derived<ThreadItem[]>(
 		fit.form.fill.stack.map(({ id, role, joint, note }) => {
 			const at = workout?.parts.findIndex((part) => part.id === id) ?? -1;
@@ -89,7 +87,8 @@
 	async function pick(part: string, joint = false): Promise<void> {
 		if (joint) fit.showsKnots = true;
 		const isComponent = fit.form.fill.stack.some(({ id }) => id === part);
-		if (isComponent) selected = part;
+		if (isComponent) fit.selected = part;
+		else fit.showsWinding = true;
 		await tick();
 		const section = editor?.querySelector<HTMLElement>(`[data-part="${isComponent ? 'stack' : part}"]`);
 		section?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });
@@ -100,9 +99,10 @@
 	async function remove(id: string): Promise<void> {
 		const at = fit.form.fill.stack.findIndex((component) => component.id === id);
 		fit.removeComponent(id);
-		selected = fit.form.fill.stack[Math.min(at, fit.form.fill.stack.length - 1)]!.id;
+		const next = fit.form.fill.stack[Math.min(at, fit.form.fill.stack.length - 1)]!.id;
+		if (fit.selected) fit.selected = next;
 		await tick();
-		document.querySelector<HTMLElement>(`[data-strand="${selected}"]`)?.focus();
+		document.querySelector<HTMLElement>(`[data-strand="${next}"]`)?.focus();
 	}
 
 	async function save(kind: 'svg' | 'png'): Promise<void> {
@@ -145,7 +145,7 @@
 			{items}
 			arborTurns={fit.form.fill.arborTurns}
 			leader={workout ? showLeader(workout.leaderMm, units) : '–'}
-			{selected}
+			selected={fit.selected}
 			onpick={pick}
 			onorder={(ids) => fit.order(ids)}
 			onremove={(id) => remove(id)}
@@ -153,9 +153,9 @@
 	</div>
 
 	<div
-		class="grid gap-x-7 pb-28 lg:grid-cols-[300px_minmax(0,1fr)_284px] lg:pb-10 xl:grid-cols-[312px_minmax(0,1fr)_290px]"
+		class="grid gap-x-7 pb-28 lg:grid-cols-[300px_minmax(0,1fr)_284px] lg:grid-rows-[auto_1fr] lg:pb-10 xl:grid-cols-[312px_minmax(0,1fr)_290px]"
 	>
-		<div bind:this={editor} class="space-y-5 pt-4">
+		<div bind:this={editor} class="space-y-4 pt-4 lg:row-span-2">
 			<section class="space-y-2.5" aria-label="Spool" data-part="spool">
 				<h2 class="flex items-baseline justify-between text-[15px] font-semibold">
 					Spool
@@ -165,43 +165,40 @@
 				</h2>
 				<SpoolFields {fit} />
 			</section>
-			<StackFields {fit} {selected} onselect={(id) => (selected = id)} />
+			<StackFields {fit} />
+			<section aria-label="Winding" data-part="winding"><WindingFields {fit} /></section>
 		</div>
 
-		<div class="min-w-0 pt-4">
+		<div class="min-w-0 pt-4 max-lg:order-first">
 			<div class="relative border border-ink bg-paper">
 				{#if workout}
 					<div class={fit.stale ? 'opacity-45' : ''}>
-						<Section {workout} {units} maxHeight={566} ongap={(mm) => fit.setGapMm(mm)} bind:svg={drawing} />
+						<Section {workout} {units} maxHeight={500} ongap={(mm) => fit.setGapMm(mm)} bind:svg={drawing} />
 					</div>
-					<div class="figure flex border-t border-ink text-[12.5px] max-sm:flex-wrap">
-						<span class="border-r border-ink px-3 py-1.5 sm:whitespace-nowrap">Section, true to scale</span>
-						<span class="px-3 py-1.5 text-soft">each circle is one turn; blurred edges are uncertain</span>
+					<div class="figure flex border-t border-ink text-[12.5px]">
+						<span class="border-r border-ink px-3 py-1.5 whitespace-nowrap">Section, true to scale</span>
+						<span class="px-3 py-1.5 text-soft max-sm:hidden"
+							>each circle is one turn; blurred edges are uncertain</span
+						>
 						<span class="no-print ml-auto flex">
-							<button
-								type="button"
-								class="flex items-center gap-1 border-l border-ink px-2.5"
-								onclick={() => save('svg')}
-							>
-								<Download size={13} />SVG
-							</button>
-							<button
-								type="button"
-								class="flex items-center gap-1 border-l border-ink px-2.5"
-								onclick={() => save('png')}
-							>
-								<Download size={13} />PNG
-							</button>
+							{#each ['svg', 'png'] as const as kind (kind)}
+								<button
+									type="button"
+									class="flex items-center gap-1 border-l border-ink px-2.5"
+									onclick={() => save(kind)}
+								>
+									<Download size={13} />{kind.toUpperCase()}
+								</button>
+							{/each}
 						</span>
 					</div>
 				{:else}
 					<WaitingFor {fit} />
 				{/if}
 			</div>
-			{#if workout}<Panels {fit} />{/if}
 		</div>
 
-		<div class="pt-4 lg:sticky lg:top-0 lg:self-start">
+		<div class="pt-4 lg:sticky lg:top-0 lg:row-span-2 lg:self-start">
 			{#if workout}
 				{#if fit.stale && fit.reason}
 					<p
@@ -212,21 +209,26 @@
 						These answers are from before your last change. {fit.reason}
 					</p>
 				{/if}
-				<Answers form={fit.form} {workout} stale={fit.stale} />
+				<Answers form={fit.form} {workout} stale={fit.stale}>
+					<div class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
+						<button type="button" class="action" disabled={!doable} onclick={() => void toBench()}>
+							Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
+						</button>
+						{#if doable}
+							<p class="text-[14px] text-soft">
+								Is this reel wound already?
+								<button
+									type="button"
+									class="min-h-6 text-ink underline"
+									onclick={() => void toBench('?wound')}>Save what is on it</button
+								>
+							</p>
+						{/if}
+					</div>
+				</Answers>
 				{#if workout.problem.learnt}
 					<p class="mt-2 text-[13.5px] text-soft" data-learnt>
 						These answers use <a class="underline" href="/learnt">what Wendle has learnt</a> from earlier windings.
-					</p>
-				{/if}
-				<button type="button" class="mt-4 action" disabled={!doable} onclick={() => void toBench()}>
-					Take it to the bench<kbd class="text-[13px] font-normal opacity-70 max-lg:hidden">B</kbd>
-				</button>
-				{#if doable}
-					<p class="mt-3 text-[15px]">
-						Is this reel wound already?
-						<button type="button" class="underline" onclick={() => void toBench('?wound')}
-							>Save what is on it</button
-						>
 					</p>
 				{/if}
 			{:else}
@@ -239,6 +241,12 @@
 				</ul>
 			{/if}
 		</div>
+
+		{#if workout}
+			<div class="min-h-24 min-w-0 lg:col-start-2">
+				{#await import('./panels/Panels.svelte') then { default: Panels }}<Panels {fit} />{/await}
+			</div>
+		{/if}
 	</div>
 
 	{#if workout}

@@ -15,8 +15,10 @@
 		placeholder?: string;
 		/** Shown where there is no conversion to show. */
 		aside?: string;
+		/** It stands in a sentence. */
+		inline?: boolean;
 	}
-	let { fit, label, path, unit, get, set, placeholder, aside }: Props = $props();
+	let { fit, label, path, unit, get, set, placeholder, aside, inline = false }: Props = $props();
 
 	const DECIMALS: Record<LengthUnit | 'g', number> = { mm: 1, cm: 1, m: 1, in: 3, ft: 1, yd: 1, g: 1 };
 	const value = $derived(get(fit.form));
@@ -30,6 +32,7 @@
 </script>
 
 <Field
+	{inline}
 	{label}
 	{value}
 	placeholder={placeholder ?? ''}

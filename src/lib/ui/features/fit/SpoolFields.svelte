@@ -1,20 +1,29 @@
 <script lang="ts">
 	import { DEFAULT_SPREADS, type Measure } from '$lib/core';
+	import { MAX_RATINGS } from '$lib/setup/limits';
 	import { showSmall, smallUnit } from '$lib/wording/units';
+	import Plus from '@lucide/svelte/icons/plus';
+	import Fold from '../../primitives/Fold.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { FitState } from './fit-state.svelte';
-	import FilledFields from './FilledFields.svelte';
 	import LengthField from './LengthField.svelte';
 	import MeasureGuide from './MeasureGuide.svelte';
-	import RatingFields from './RatingFields.svelte';
+	import { allowanceOptions } from './options';
+	import SpoolSentence from './SpoolSentence.svelte';
 
 	let { fit }: { fit: FitState } = $props();
 	const preferences = usePreferences();
 	const unit = $derived(smallUnit(preferences.units));
 	const spool = $derived(fit.form.spool);
-	const rated = $derived(spool.way !== 'measured');
+	const measured = $derived(spool.way === 'measured');
 	const known = $derived(fit.stale ? undefined : fit.workout?.known);
+
+	const SHAPES = [
+		{ value: 'straight', label: 'straight' },
+		{ value: 'dished', label: 'dished arbor' },
+		{ value: 'flared', label: 'flared rims' }
+	] as const;
 
 	/** An estimated measure, shown where the person's own would stand. */
 	function guess(measure: Measure, mm: number | undefined): string {
@@ -28,6 +37,16 @@
 		width: guess('width', known?.spool.profile[0]?.widthMm)
 	});
 	const spread = (mm: number): string => `± ${showSmall(mm, preferences.units)}`;
+	const to = $derived(spool.frame === '' ? 'gap up to the rim' : `frame ${spool.frame} inside`);
+	const set = $derived.by(() => {
+		if (measured) return `${SHAPES.find(({ value }) => value === spool.shape)!.label}, ${to}`;
+		const off = spool.way === 'rated' ? `${100 * spool.allowance} % off the box's figure, ` : '';
+		return `${off}${spool.rim === '' ? 'not measured' : `${spool.rim} across the rims`}, ${to}`;
+	});
+	const wrong = $derived(
+		fit.error('spool', 'frame') !== undefined ||
+			(!measured && (fit.error('spool', 'rim') !== undefined || fit.error('spool', 'width') !== undefined))
+	);
 </script>
 
 <Segmented
@@ -40,82 +59,72 @@
 	value={spool.way}
 	onchange={(way) => fit.change((form) => (form.spool.way = way))}
 />
-{#if spool.way === 'rated'}
-	<RatingFields {fit} />
-{:else if spool.way === 'filled'}
-	<FilledFields {fit} />
-{:else}
-	<Segmented
-		label="Shape of the spool"
-		options={[
-			{ value: 'straight', label: 'straight' },
-			{ value: 'dished', label: 'dished arbor' },
-			{ value: 'flared', label: 'flared rims' }
-		]}
-		value={spool.shape}
-		onchange={(shape) => fit.change((form) => (form.spool.shape = shape))}
-	/>
-	<MeasureGuide shape={spool.shape} frame={spool.frame !== ''} />
+<SpoolSentence {fit} />
+{#if measured && spool.rim !== ''}
+	{#await import('./SlipNote.svelte') then { default: SlipNote }}<SlipNote {fit} />{/await}
 {/if}
-<div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
-	<LengthField
-		{fit}
-		{unit}
-		label="Across the rims"
-		path={['spool', 'rim']}
-		get={({ spool }) => spool.rim}
-		set={({ spool }, value) => (spool.rim = value)}
-		placeholder={rated ? estimates.rim : ''}
-		aside={rated && spool.rim === '' ? '' : spread(DEFAULT_SPREADS.rimMm)}
-	/>
-	<LengthField
-		{fit}
-		{unit}
-		label={!rated && spool.shape === 'flared' ? 'Between the rims' : 'Between the flanges'}
-		path={['spool', 'width']}
-		get={({ spool }) => spool.width}
-		set={({ spool }, value) => (spool.width = value)}
-		placeholder={rated ? estimates.width : ''}
-		aside={rated && spool.width === '' ? '' : spread(DEFAULT_SPREADS.widthMm)}
-	/>
-	{#if rated}
-		<div>
-			<span class="figure block text-[13px] text-soft">Across the arbor</span>
-			<span class="figure block border-b border-hair py-1.5 text-[16px] text-soft"
-				>{estimates.arbor || '–'}</span
-			>
-		</div>
+<Fold label="More about the spool" {set} {wrong}>
+	{#if measured}
+		<Segmented
+			label="Shape of the spool"
+			options={SHAPES}
+			value={spool.shape}
+			onchange={(shape) => fit.change((form) => (form.spool.shape = shape))}
+		/>
+		<MeasureGuide shape={spool.shape} frame={spool.frame !== ''} />
+		<p class="text-[13.5px] text-soft">
+			Wendle takes your measures to be right within {spread(DEFAULT_SPREADS.rimMm)}, and the arbor within
+			{spread(DEFAULT_SPREADS.arborMm)}. Your own uncertainties go under <em>How sure?</em>
+		</p>
 	{:else}
-		<LengthField
-			{fit}
-			{unit}
-			label={spool.shape === 'dished' ? 'Arbor at its edges' : 'Across the arbor'}
-			path={['spool', 'arbor']}
-			get={({ spool }) => spool.arbor}
-			set={({ spool }, value) => (spool.arbor = value)}
-			aside={spread(DEFAULT_SPREADS.arborMm)}
-		/>
-	{/if}
-	{#if !rated && spool.shape === 'dished'}
-		<LengthField
-			{fit}
-			{unit}
-			label="Arbor where lowest"
-			path={['spool', 'low']}
-			get={({ spool }) => spool.low}
-			set={({ spool }, value) => (spool.low = value)}
-			aside={spread(DEFAULT_SPREADS.arborMm)}
-		/>
-	{:else if !rated && spool.shape === 'flared'}
-		<LengthField
-			{fit}
-			{unit}
-			label="Between, at the arbor"
-			path={['spool', 'floor']}
-			get={({ spool }) => spool.floor}
-			set={({ spool }, value) => (spool.floor = value)}
-			aside={spread(DEFAULT_SPREADS.widthMm)}
-		/>
+		{#if spool.way === 'rated'}
+			<div class="flex items-end justify-between gap-3">
+				<Segmented
+					label="Makers' figures are generous: subtract"
+					shown
+					options={allowanceOptions.map(({ value, label }) => ({ value: String(value), label }))}
+					value={String(spool.allowance)}
+					onchange={(value) => fit.change((form) => (form.spool.allowance = Number(value) as 0 | 0.1 | 0.2))}
+				/>
+				{#if spool.ratings.length < MAX_RATINGS}
+					<button
+						type="button"
+						class="action-quiet shrink-0"
+						onclick={() =>
+							fit.change(({ spool }) => spool.ratings.push({ ...spool.ratings.at(-1)!, length: '' }))}
+						><Plus size={15} />Figure</button
+					>
+				{/if}
+			</div>
+		{/if}
+		<div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
+			<LengthField
+				{fit}
+				{unit}
+				label="Across the rims"
+				path={['spool', 'rim']}
+				get={({ spool }) => spool.rim}
+				set={({ spool }, value) => (spool.rim = value)}
+				placeholder={estimates.rim}
+				aside={spool.rim === '' ? '' : spread(DEFAULT_SPREADS.rimMm)}
+			/>
+			<LengthField
+				{fit}
+				{unit}
+				label="Between the flanges"
+				path={['spool', 'width']}
+				get={({ spool }) => spool.width}
+				set={({ spool }, value) => (spool.width = value)}
+				placeholder={estimates.width}
+				aside={spool.width === '' ? '' : spread(DEFAULT_SPREADS.widthMm)}
+			/>
+		</div>
+		{#if estimates.arbor}
+			<p class="text-[13.5px] text-soft">
+				That makes the arbor {estimates.arbor}.{#if known && known.estimated.length > 1}
+					You haven't measured the spool, so Wendle draws an ordinary spool of this capacity.{/if}
+			</p>
+		{/if}
 	{/if}
 	<LengthField
 		{fit}
@@ -127,35 +136,4 @@
 		placeholder="same as the rim"
 		aside=""
 	/>
-</div>
-{#if spool.way === 'measured' && spool.rim !== ''}
-	{#await import('./SlipNote.svelte') then { default: SlipNote }}<SlipNote {fit} />{/await}
-{/if}
-{#if rated && known && known.estimated.length > 1}
-	<p class="text-[13.5px] text-soft">
-		You haven't measured the spool, so Wendle draws an ordinary spool of this capacity. Measure the rim and
-		the width for a closer answer.
-	</p>
-{/if}
-<div class="grid grid-cols-2 gap-4">
-	<Segmented
-		label="Wind with the"
-		shown
-		options={[
-			{ value: 'left', label: 'left' },
-			{ value: 'right', label: 'right' }
-		]}
-		value={spool.hand}
-		onchange={(hand) => fit.change((form) => (form.spool.hand = hand))}
-	/>
-	<Segmented
-		label="Cage"
-		shown
-		options={[
-			{ value: 'open', label: 'open' },
-			{ value: 'closed', label: 'closed' }
-		]}
-		value={spool.cage}
-		onchange={(cage) => fit.change((form) => (form.spool.cage = cage))}
-	/>
-</div>
+</Fold>

@@ -1,51 +1,29 @@
 <script lang="ts">
-	import { ROLES, type Role, type WindingHand } from '$lib/core';
+	import { ROLES, type Role } from '$lib/core';
 	import { PRESETS } from '$lib/setup/presets';
 	import { MAX_COMPONENTS } from '$lib/setup/limits';
-	import { leaderUnit, showSmall, smallUnit } from '$lib/wording/units';
 	import { roleName } from '$lib/wording/strands';
+	import X from '@lucide/svelte/icons/x';
 	import { ROLE_COLOURS } from '../../charts/section/layers';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ComponentFields from './ComponentFields.svelte';
 	import type { FitState } from './fit-state.svelte';
-	import HowTied from './HowTied.svelte';
-	import LengthField from './LengthField.svelte';
-	import { arborTurnOptions, windingOptions } from './options';
+	import StackSentence from './StackSentence.svelte';
 	import TaperChart from './TaperChart.svelte';
 
-	interface Props {
-		fit: FitState;
-		selected: string;
-		onselect: (id: string) => void;
-	}
-	let { fit, selected, onselect }: Props = $props();
+	/** What goes on: said in a sentence, each strand with its editor. */
+	let { fit }: { fit: FitState } = $props();
+	const selected = $derived(fit.selected);
+	const onselect = (id: string | undefined): void => void (fit.selected = id);
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const fill = $derived(fit.form.fill);
-	const index = $derived(
-		Math.max(
-			fill.stack.findIndex(({ id }) => id === selected),
-			0
-		)
-	);
+	const index = $derived(fill.stack.findIndex(({ id }) => id === selected));
 	const part = $derived(fit.stale ? undefined : fit.workout?.parts.find(({ id }) => id === selected));
 	const sections = $derived(
 		fit.workout?.stack[fit.workout.parts.findIndex(({ id }) => id === selected)]?.sections
 	);
-
-	/** What practitioners call a gap of this size. Common practice. */
-	const GAP_NAMES: readonly [number, string][] = [
-		[2, 'too tight'],
-		[3.5, 'just clears'],
-		[6, 'a little space'],
-		[8, 'a pencil'],
-		[Infinity, 'roomy']
-	];
-	const gapName = $derived.by(() => {
-		const gapMm = fit.workout?.problem.gapMm ?? 4;
-		return fit.stale ? '' : GAP_NAMES.find(([below]) => gapMm < below)![1];
-	});
 
 	const addOptions = [
 		{ value: '' as const, label: 'Add …' },
@@ -60,14 +38,10 @@
 	}
 	function begin(slug: string): void {
 		const preset = PRESETS.find((preset) => preset.slug === slug);
-		if (preset) onselect(fit.beginWith(preset));
+		if (!preset) return;
+		fit.beginWith(preset);
+		onselect(undefined);
 	}
-
-	const ASSUMED: Record<WindingHand, string> = {
-		machine: 'Assumes winding at an even machine tension.',
-		firm: 'Assumes firm, even winding.',
-		loose: 'Assumes loose winding.'
-	};
 </script>
 
 <section class="space-y-2.5" aria-label="Stack" data-part="stack">
@@ -82,67 +56,30 @@
 			</div>
 		{/if}
 	</div>
-	{#key `${selected}/${fill.stack[index]?.id}`}
-		<ComponentFields {fit} {index} {onselect} />
-	{/key}
-	{#if part && sections && part.role !== 'backing' && part.role !== 'bed'}
-		<TaperChart
-			{sections}
-			densityGPerCm3={part.densityGPerCm3}
-			{units}
-			label={part.label}
-			colour={ROLE_COLOURS[part.role]}
-		/>
+	<StackSentence {fit} />
+	{#if index >= 0}
+		<div class="space-y-2.5 border-l-[3px] border-ink pl-3">
+			<div class="flex items-center justify-between">
+				<h3 class="figure text-[14px] font-semibold">{roleName(fill.stack[index]!.role)}</h3>
+				<button
+					type="button"
+					class="grid size-6 place-items-center text-soft hover:text-ink"
+					aria-label="Close"
+					onclick={() => onselect(undefined)}><X size={15} /></button
+				>
+			</div>
+			{#key `${selected}/${fill.stack[index]?.id}`}
+				<ComponentFields {fit} {index} {onselect} />
+			{/key}
+			{#if part && sections && part.role !== 'backing' && part.role !== 'bed'}
+				<TaperChart
+					{sections}
+					densityGPerCm3={part.densityGPerCm3}
+					{units}
+					label={part.label}
+					colour={ROLE_COLOURS[part.role]}
+				/>
+			{/if}
+		</div>
 	{/if}
-</section>
-
-<section class="space-y-2.5" aria-label="Winding" data-part="winding">
-	<h2 class="text-[15px] font-semibold">Winding</h2>
-	<div class="grid grid-cols-[1.5fr_1fr] gap-4">
-		<Select
-			label="Wound"
-			options={windingOptions}
-			value={fill.winding}
-			onchange={(winding) => fit.change((form) => (form.fill.winding = winding))}
-		/>
-		<div data-part="gap">
-			<LengthField
-				{fit}
-				unit={smallUnit(units)}
-				label="Gap to leave"
-				path={['fill', 'gap']}
-				get={({ fill }) => fill.gap}
-				set={({ fill }, value) => (fill.gap = value)}
-				aside={gapName}
-			/>
-		</div>
-	</div>
-	<p class="text-[13.5px] text-soft">
-		{ASSUMED[fill.winding]} The stop depth doesn't depend on it, nor on how thick the backing is: it stays {showSmall(
-			fit.workout?.fit.layers[fit.workout.stopIndex]?.depthMm ?? 0,
-			units
-		)}.
-	</p>
-	<div class="grid grid-cols-2 gap-4">
-		<div data-part="arbor">
-			<Select
-				label="Round the arbor"
-				options={arborTurnOptions}
-				value={fill.arborTurns}
-				onchange={(turns) => fit.change((form) => (form.fill.arborTurns = turns))}
-			/>
-			<div class="mt-2"><HowTied {fit} id="arbor" /></div>
-		</div>
-		<div data-part="leader">
-			<LengthField
-				{fit}
-				unit={leaderUnit(units)}
-				label="Leader"
-				path={['fill', 'leader']}
-				get={({ fill }) => fill.leader}
-				set={({ fill }, value) => (fill.leader = value)}
-				aside=""
-			/>
-		</div>
-	</div>
 </section>

@@ -26,8 +26,14 @@ interface Around {
 /** A set-up being edited, and what it amounts to at this moment. */
 export class FitState {
 	form = $state() as SetupForm;
+	/** The strand whose editor is open; none to begin with: the sentence says it all. */
+	selected = $state<string>();
 	/** The knots of joints are shown beside their editors. */
 	showsKnots = $state(false);
+	/** Chance that the line rubs, stopped by the depth, once enough spools were tried; of these answers, not of earlier ones. */
+	rubs = $state<number>();
+	/** What is set once about the reel and the winding is unfolded. */
+	showsWinding = $state(false);
 	readonly #around: Around;
 	#lastGood: Workout | undefined;
 
@@ -63,14 +69,19 @@ export class FitState {
 	/** Fields that still need something before there can be an answer. */
 	readonly missing = $derived<WordedIssue[]>(this.issues.filter((issue) => issue.code === 'missing_value'));
 
-	/** Why the answers are those from before, where the field that is wrong may stand in a panel that is closed. */
+	/** Why the answers are those from before, where the field that is wrong may stand in a panel or an editor that is closed. */
 	readonly reason = $derived(
-		this.issues.find(({ code, path }) => code !== 'missing_value' && IN_PANELS.has(String(path[1])))?.message
+		this.issues.find(({ code, path: [, list, index] }) =>
+			list === 'stack'
+				? this.form.fill.stack[Number(index)]?.id !== this.selected
+				: code !== 'missing_value' && IN_PANELS.has(String(list))
+		)?.message
 	);
 
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {
 		edit(this.form);
+		this.rubs = undefined;
 		this.#around.onchange();
 	}
 

@@ -87,6 +87,6 @@ export function measureNext(workout: Workout): string | undefined {
 		({ key }) => MEASURES[key] !== undefined && key !== 'bulk'
 	);
 	return worth && worth.share > 0.2
-		? `Most of the uncertainty about the length comes from ${MEASURES[worth.key]!}. Measure that more closely first.`
+		? `To narrow the length, measure ${MEASURES[worth.key]!} more closely first.`
 		: undefined;
 }

@@ -9,6 +9,7 @@
 	import type { FitState } from '../fit-state.svelte';
 	import { BETTER, inputName, topShares } from './inputs';
 	import SpreadFields from './SpreadFields.svelte';
+	import { oneIn } from './figures';
 	import PromisesKept from './PromisesKept.svelte';
 	import YourHand from './YourHand.svelte';
 
@@ -36,6 +37,10 @@
 	const HEIGHT = 120;
 	let width = $state(540);
 	const simulated = $derived(aside.value);
+	// The tab says the same number, as long as it is the number of the plan that is shown.
+	$effect(() => {
+		if (stopBy === 'depth') fit.rubs = aside.running || fit.stale ? undefined : simulated?.rubProbability;
+	});
 	const chart = $derived(simulated && histogram(simulated.gapsMm, width, HEIGHT));
 	const shares = $derived(simulated && fit.workout ? topShares(simulated.shares, fit.workout) : []);
 	const percent = (share: number): string =>
@@ -119,7 +124,7 @@
 		</div>
 		<div>
 			<dt class="text-[13px] text-soft">chance that it rubs</dt>
-			<dd class="text-[19px] font-semibold" data-sure="rub">{percent(simulated.rubProbability)}</dd>
+			<dd class="text-[19px] font-semibold" data-sure="rub">{oneIn(simulated.rubProbability)}</dd>
 		</div>
 		{#if simulated.lengthMm}
 			<div>

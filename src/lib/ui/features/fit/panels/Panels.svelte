@@ -1,9 +1,12 @@
 <script lang="ts">
-	import type { Component } from 'svelte';
+	import { untrack, type Component } from 'svelte';
+	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
+	import { figuresOf } from './figures';
 
 	/** What else a fit can be asked, one question at a time; each is loaded when it is asked. */
 	let { fit }: { fit: FitState } = $props();
+	const preferences = usePreferences();
 
 	type Panel = Component<{ fit: FitState }>;
 	const PANELS: readonly { slug: string; label: string; load: () => Promise<{ default: Panel }> }[] = [
@@ -14,8 +17,20 @@
 		{ slug: 'swaps', label: 'Swaps', load: () => import('./Swaps.svelte') },
 		{ slug: 'list', label: 'Buy and cut', load: () => import('./BuyAndCut.svelte') }
 	];
-	let open = $state<string>();
-	const shown = $derived(PANELS.find(({ slug }) => slug === open));
+	// What tells most to begin with: the heads that it swaps, how to know it better, or how sure it is.
+	let open = $state(
+		untrack(() =>
+			(fit.workout?.swaps.length ?? 0) > 0
+				? 'swaps'
+				: (fit.workout?.known.estimated.length ?? 0) > 0
+					? 'ways'
+					: 'sure'
+		)
+	);
+	const shown = $derived(PANELS.find(({ slug }) => slug === open)!);
+	const figures = $derived<Record<string, string>>(
+		fit.workout && !fit.stale ? figuresOf(fit.form, fit.workout, fit.rubs, preferences) : {}
+	);
 
 	function onkeydown(event: KeyboardEvent): void {
 		const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
@@ -31,9 +46,9 @@
 	}
 </script>
 
-<div class="no-print mt-5">
+<div class="no-print mt-4">
 	<div
-		class="figure flex flex-wrap gap-x-3 gap-y-1 border-b border-hair"
+		class="figure grid grid-cols-2 border-l border-hair sm:grid-cols-3"
 		role="tablist"
 		aria-label="More of this fit"
 	>
@@ -44,19 +59,21 @@
 				id="tab-{slug}"
 				aria-selected={open === slug}
 				aria-controls="panel"
-				class="border-b-[3px] pb-1 text-[13.5px] {open === slug
-					? 'border-ink font-semibold'
-					: 'border-transparent text-soft hover:text-ink'}"
+				class="border-r border-b border-hair px-2.5 py-1 text-left leading-tight first:border-t nth-2:border-t sm:nth-3:border-t {open ===
+				slug
+					? 'bg-paper shadow-[inset_0_-3px_0_var(--ink)]'
+					: 'hover:bg-paper'}"
 				{onkeydown}
-				onclick={() => (open = open === slug ? undefined : slug)}>{label}</button
+				onclick={() => (open = slug)}
+				><span class="block text-[14px] {open === slug ? 'font-semibold' : ''}">{label}</span><span
+					class="block min-h-[1.2em] text-[12.5px] text-soft">{figures[slug] ?? ''}</span
+				></button
 			>
 		{/each}
 	</div>
-	{#if shown}
-		<div id="panel" role="tabpanel" aria-labelledby="tab-{shown.slug}" class="pt-4" data-panel={shown.slug}>
-			{#await shown.load() then { default: Content }}
-				<Content {fit} />
-			{/await}
-		</div>
-	{/if}
+	<div id="panel" role="tabpanel" aria-labelledby="tab-{shown.slug}" class="pt-4" data-panel={shown.slug}>
+		{#await shown.load() then { default: Content }}
+			<Content {fit} />
+		{/await}
+	</div>
 </div>

@@ -5,6 +5,7 @@
 	import Field from '../../../primitives/Field.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
+	import Fold from '../../../primitives/Fold.svelte';
 
 	/** The spreads behind every range: what they are, where they come from, and one's own in their place. */
 	let { fit }: { fit: FitState } = $props();
@@ -15,47 +16,53 @@
 	const ROWS: readonly { key: Key; label: string; usual: number; share?: boolean; from: string }[] = [
 		{
 			key: 'rim',
-			label: 'Across the rims',
+			label: 'Rim, off by',
 			usual: DEFAULT_SPREADS.rimMm,
 			from: 'with cheap calipers or a rule'
 		},
-		{ key: 'arbor', label: 'Across the arbor', usual: DEFAULT_SPREADS.arborMm, from: 'hard to reach' },
+		{ key: 'arbor', label: 'Arbor, off by', usual: DEFAULT_SPREADS.arborMm, from: 'hard to reach' },
 		{
 			key: 'width',
-			label: 'Between the flanges',
+			label: 'Width, off by',
 			usual: DEFAULT_SPREADS.widthMm,
 			from: 'with cheap calipers or a rule'
 		},
-		{ key: 'depth', label: 'Depth on a rule', usual: DEFAULT_SPREADS.depthMm, from: 'with a steady eye' },
+		{ key: 'depth', label: 'Depth, off by', usual: DEFAULT_SPREADS.depthMm, from: 'with a steady eye' },
 		{
 			key: 'diameter',
-			label: 'Backing, thickness',
+			label: 'Thickness of the backing, off by',
 			usual: DEFAULT_SPREADS.diameterShare,
 			share: true,
 			from: 'differs between makers, from memory'
 		},
 		{
 			key: 'bulk',
-			label: 'Line, bulk',
+			label: 'Bulk of the line, off by',
 			usual: DEFAULT_SPREADS.bulkShare,
 			share: true,
 			from: 'differs between makers, from memory'
 		},
 		{
 			key: 'lay',
-			label: 'Tightness',
+			label: 'Tightness, off by',
 			usual: DEFAULT_SPREADS.layShare,
 			share: true,
 			from: 'differs between people, from memory'
 		}
 	];
+
+	const own = $derived(ROWS.filter(({ key }) => fit.form.fill.spreads[key].trim() !== ''));
+	const set = $derived(
+		own.length === 0
+			? 'as usual'
+			: own.map(({ key, label }) => `${label.toLowerCase()} ${fit.form.fill.spreads[key]}`).join(', ')
+	);
+	const wrong = $derived(ROWS.some(({ key }) => fit.error('fill', 'spreads', key) !== undefined));
 </script>
 
-<details class="mt-4">
-	<summary class="figure cursor-pointer text-[14px] text-soft"
-		>How far off each measure may be (1σ), and why</summary
-	>
-	<div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
+<div class="mt-4"></div>
+<Fold label="How far off each measure may be" {set} {wrong}>
+	<div class="grid grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
 		{#each ROWS as { key, label, usual, share, from } (key)}
 			<div>
 				<Field
@@ -76,7 +83,7 @@
 		{/each}
 	</div>
 	<p class="mt-2 text-[13.5px] text-soft">
-		These are assumptions until you type your own. A strand measured by wraps, by weight or by its table has
-		its own uncertainty.
+		Each is one standard deviation (1σ). These are assumptions until you type your own. A strand measured by
+		wraps, by weight or by its table has its own uncertainty.
 	</p>
-</details>
+</Fold>
