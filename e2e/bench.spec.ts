@@ -186,7 +186,7 @@ test('turns by a pace, by weight, and no count at all, mixed in one run', async 
 	await page.getByRole('button', { name: 'Start' }).click();
 	// Ten turns a second: twenty are soon on, and what has run is kept although the page goes.
 	await expect.poll(() => turnsOn(page)).toBeGreaterThan(30);
-	await page.getByRole('button', { name: 'Stop' }).click();
+	await page.getByRole('button', { name: 'Stop', exact: true }).click();
 	const paced = await turnsOn(page);
 	await way('Scale');
 	await page.getByLabel('Supply spool before').fill('120');

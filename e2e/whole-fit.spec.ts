@@ -16,6 +16,11 @@ test('the spool by what is on it now, dished, flared', async ({ page }) => {
 	await expect.poll(() => answer(page, 'length')).toBe(90);
 
 	await measured(page);
+	// A word of the trade says what it means, and is out of the way again.
+	await page.getByRole('button', { name: 'flanges' }).click();
+	await expect(page.getByText('a side of the spool')).toBeVisible();
+	await page.keyboard.press('Escape');
+	await expect(page.getByText('a side of the spool')).toHaveCount(0);
 	await expect.poll(() => answer(page, 'turns')).toBeGreaterThan(100);
 	const straight = await answer(page, 'length');
 	await unfold(page, 'More about the spool');

@@ -3,7 +3,9 @@
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import type { Snippet } from 'svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import { withMeanings } from '$lib/wording/meanings';
 	import { phraseText, sentence, showDuration } from '$lib/wording/phrase';
+	import Prose from '../../primitives/Prose.svelte';
 
 	interface Props {
 		step: Step;
@@ -18,6 +20,16 @@
 	const units = $derived(preferences.units);
 	const figure = $derived(step.figure && phraseText(step.figure.value, units));
 	const [amount = '', unit = ''] = $derived(figure?.split(' ') ?? []);
+	/** Read in this order, so each word of the trade has its meaning where it first appears. */
+	const texts = $derived(
+		withMeanings([
+			...step.instructions.map((instruction) => sentence(instruction, units)),
+			sentence(step.right, units),
+			sentence(step.wrong, units),
+			sentence(step.then, units)
+		])
+	);
+	const [right = [], wrong = [], then = []] = $derived(texts.slice(step.instructions.length));
 	const counts = $derived(step.kind === 'wind');
 </script>
 
@@ -54,8 +66,8 @@
 		{/await}
 	{/if}
 	<div class="mt-5 max-w-[44ch] space-y-4 text-[28px] leading-[1.28]">
-		{#each step.instructions as instruction, i (i)}
-			<p>{sentence(instruction, units)}</p>
+		{#each texts.slice(0, step.instructions.length) as pieces, i (i)}
+			<p><Prose {pieces} /></p>
 		{/each}
 	</div>
 	{#each step.cautions as caution (caution)}
@@ -66,13 +78,13 @@
 	<dl class="mt-6 max-w-[64ch] space-y-2 border-l-[3px] border-line pl-3 text-[19px]">
 		<div>
 			<dt class="figure inline font-semibold">Right:</dt>
-			<dd class="inline">{sentence(step.right, units)}</dd>
+			<dd class="inline"><Prose pieces={right} /></dd>
 		</div>
 		<div>
 			<dt class="figure inline font-semibold">Wrong:</dt>
 			<dd class="inline">
-				{sentence(step.wrong, units)} <span class="text-soft">Then:</span>
-				{sentence(step.then, units)}
+				<Prose pieces={wrong} /> <span class="text-soft">Then:</span>
+				<Prose pieces={then} />
 			</dd>
 		</div>
 	</dl>

@@ -2,9 +2,11 @@
 	import { findKnot, recast, wrapsOf, type Recast } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
 	import { Playback } from '../knots/playback.svelte';
+	import { withMeanings } from '$lib/wording/meanings';
+	import Prose from '../../primitives/Prose.svelte';
 	import StageDrawing from '../knots/StageDrawing.svelte';
 
-	/** The knot of a step, as it looks when it is tied; and stage by stage, in the place where it is tied. */
+	/** The knot of a step, stage by stage from its first, in the place where it is tied. */
 	let { slug, wraps, as }: { slug: string; wraps: number; as?: Recast } = $props();
 	const knot = $derived.by(() => {
 		const found = findKnot(slug);
@@ -13,7 +15,7 @@
 	const count = $derived(knot?.stages.length ?? 0);
 	// A step's knots are made anew with the step.
 	// svelte-ignore state_referenced_locally
-	const playback = new Playback(count, count - 1);
+	const playback = new Playback(count, 0);
 	$effect(() => () => playback.pause());
 	const stage = $derived(knot?.stages[playback.stage]);
 </script>
@@ -49,7 +51,7 @@
 				>
 			</span>
 			<span class="block min-h-[3.9em] pt-1" aria-live="polite"
-				><b>{stage.title}.</b> {stage.instruction}</span
+				><b>{stage.title}.</b> <Prose pieces={withMeanings([stage.instruction])[0]!} /></span
 			>
 		</figcaption>
 	</figure>

@@ -12,6 +12,7 @@
 	import type { SetupForm } from '$lib/setup/form';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import type { Snippet } from 'svelte';
+	import Word from '../../primitives/Word.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { judgement, measureNext } from './sentence';
 
@@ -111,8 +112,11 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				below the rim, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, with any
-				backing
+				below the <Word term="rim">rim</Word>, {showSmallRange(
+					ranges.stopDepthMm.low,
+					ranges.stopDepthMm.high,
+					units
+				)}, with any <Word term="backing">backing</Word>
 			{:else}
 				the line alone fills this spool past the gap you want
 			{/if}

@@ -3,6 +3,7 @@
 	import X from '@lucide/svelte/icons/x';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import Word from '../../primitives/Word.svelte';
 	import type { FitState } from './fit-state.svelte';
 	import LengthField from './LengthField.svelte';
 	import LineCode from './LineCode.svelte';
@@ -94,7 +95,7 @@
 			options={materialOptions}
 			value={spool.filled.material}
 			onchange={(material) => fit.change((form) => (form.spool.filled.material = material))}
-		/>, with a gap of <LengthField
+		/>, with a <Word term="gap">gap</Word> of <LengthField
 			{fit}
 			inline
 			unit={small}
@@ -107,18 +108,19 @@
 	</div>
 {:else}
 	<div class="sentence" role="group" aria-label="Measures of the spool">
-		My spool measures {@render measure('Across the rims', 'rim')} across the rims,
+		My spool measures {@render measure('Across the rims', 'rim')} across the <Word term="rim">rims</Word>,
 		{#if spool.shape === 'straight'}
-			{@render measure('Across the arbor', 'arbor')} across the arbor and
-			{@render measure('Between the flanges', 'width')} between the flanges.
+			{@render measure('Across the arbor', 'arbor')} across the <Word term="arbor">arbor</Word> and
+			{@render measure('Between the flanges', 'width')} between the <Word term="flange">flanges</Word>.
 		{:else if spool.shape === 'dished'}
-			{@render measure('Arbor at its edges', 'arbor')} across the arbor at its edges,
+			{@render measure('Arbor at its edges', 'arbor')} across the <Word term="arbor">arbor</Word> at its edges,
 			{@render measure('Arbor where lowest', 'low')} where it is lowest, and
-			{@render measure('Between the flanges', 'width')} between the flanges.
+			{@render measure('Between the flanges', 'width')} between the <Word term="flange">flanges</Word>.
 		{:else}
-			{@render measure('Across the arbor', 'arbor')} across the arbor,
+			{@render measure('Across the arbor', 'arbor')} across the <Word term="arbor">arbor</Word>,
 			{@render measure('Between the rims', 'width')} between the rims and
-			{@render measure('Between, at the arbor', 'floor')} between the flanges at the arbor.
+			{@render measure('Between, at the arbor', 'floor')} between the <Word term="flange">flanges</Word> at the
+			arbor.
 		{/if}
 	</div>
 {/if}

@@ -5,6 +5,7 @@
 	import { roleName } from '$lib/wording/strands';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import Word from '../../primitives/Word.svelte';
 	import type { FitState } from './fit-state.svelte';
 	import LengthField from './LengthField.svelte';
 	import LineCode from './LineCode.svelte';
@@ -89,7 +90,7 @@
 			onclick={() => toggle(id)}
 		/>{/each}
 	<span data-part="gap"
-		>with a gap of <LengthField
+		>with a <Word term="gap">gap</Word> of <LengthField
 			{fit}
 			inline
 			unit={smallUnit(units)}

@@ -7,6 +7,8 @@
 	import { replaceState } from '$app/navigation';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { download, pngBlob, svgText } from '../../charts/export';
+	import { withMeanings } from '$lib/wording/meanings';
+	import Prose from '../../primitives/Prose.svelte';
 	import { isShortcut } from '../../state/shortcuts';
 	import { Playback } from './playback.svelte';
 	import StageDrawing from './StageDrawing.svelte';
@@ -157,7 +159,7 @@
 	<div aria-live="polite">
 		<p class="figure text-[15px] text-soft">{at + 1} of {count}</p>
 		<h2 class="text-[28px] leading-tight font-bold tracking-tight" data-stage-title>{stage.title}</h2>
-		<p class="mt-2 text-[21px] leading-snug">{stage.instruction}</p>
+		<p class="mt-2 text-[21px] leading-snug"><Prose pieces={withMeanings([stage.instruction])[0]!} /></p>
 		<dl class="mt-4 space-y-2 border-l-[3px] border-line pl-3 text-[17px]">
 			<div>
 				<dt class="figure inline font-semibold">Looks:</dt>
