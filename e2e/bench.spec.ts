@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, open, test, toBench } from './server';
+import { expect, open, stepDone, test, toBench } from './server';
 
 const title = (page: Page) => page.locator('#step-title');
 const turnsOn = async (page: Page): Promise<number> =>
@@ -86,6 +86,7 @@ test('by thumb at 390 pixels: every step from the foot of the screen', async ({ 
 		seen.push(await title(page).innerText());
 		expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 		await thumb(/Done, next/);
+		if (i === 0) await page.getByRole('button', { name: 'Yes, go to the next step' }).tap();
 	}
 	expect(seen).toEqual([
 		'Wind the backing',
@@ -228,7 +229,7 @@ test('hands busy: read aloud, kept awake, the whole screen, big contrast', async
 	expect(await said()).toContain('awake: screen');
 	await page.getByRole('button', { name: 'Read aloud' }).click();
 	await expect.poll(said).toContainEqual(expect.stringContaining('Wind the backing. Stop at this depth'));
-	await page.keyboard.press(' ');
+	await stepDone(page);
 	await expect.poll(said).toContainEqual(expect.stringContaining("Find the line's rear end"));
 	await page.keyboard.press('ArrowLeft');
 	for (let i = 0; i < 103; i++) await page.keyboard.press('t');

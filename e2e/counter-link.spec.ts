@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
 import { Counter, counterServer } from '../counter/counter.mjs';
-import { expect, open, test as base } from './server';
+import { expect, open, stepDone, test as base } from './server';
 
 /** A counter on a port of its own, driven from the test as its page would drive it. */
 const test = base.extend<{ counter: { counter: Counter; url: string } }>({
@@ -126,7 +126,7 @@ test('turns while nothing is wound belong to no part; what is no counter is said
 	await linked(page, url);
 	for (let i = 0; i < 25; i++) counter.turn(1);
 	await expect.poll(() => turnsOn(page)).toBe(25);
-	await page.getByRole('button', { name: /Done, next/ }).click();
+	await stepDone(page);
 	await expect(page.locator('#step-title')).toHaveText("Find the line's rear end");
 	for (let i = 0; i < 12; i++) counter.turn(1);
 	await expect(page.locator(`[data-counter-shows="${counter.total}"]`)).toBeVisible();

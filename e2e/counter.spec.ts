@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './server';
+import { expect, open, stepDone, test } from './server';
 
 /** The bench of the job in hand, at the step that winds the backing. */
 async function toBacking(page: Page): Promise<string> {
@@ -126,7 +126,7 @@ test('what is done before the run has opened stays where it was done', async ({ 
 		await route.continue();
 	});
 	await toBacking(page);
-	await page.keyboard.press(' ');
+	await stepDone(page);
 	await expect(page.locator('#step-title')).toContainText('rear end');
 	await page.keyboard.press('ArrowLeft');
 	for (let i = 0; i < 3; i++) await page.keyboard.press('t');

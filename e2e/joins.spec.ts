@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { newSetup } from '../src/lib/setup/presets';
 import { unfold } from './fit-page';
-import { expect, open, saved, test, toBench } from './server';
+import { expect, open, saved, stepDone, test, toBench } from './server';
 
 const addressOf = async (page: Page, spool: string): Promise<string> => {
 	await open(page, '/');
@@ -156,7 +156,7 @@ for (const [timezoneId, TZ] of [
 			// The day a winding is written down for is the day it is here.
 			await toBench(page);
 			const done = page.getByRole('button', { name: /Done, next/ });
-			while (await done.isVisible()) await done.click();
+			while (await done.isVisible()) await stepDone(page);
 			await expect(page.getByLabel('Wound on')).toHaveValue(here);
 		});
 	});
@@ -169,10 +169,9 @@ test('steps go on where the browser refuses to keep them, and are on the server'
 	});
 	await toBench(page);
 	const note = page.locator('[data-kept]');
-	const next = page.getByRole('button', { name: /Done, next/ });
 	const title = page.locator('#step-title');
 	await demo.stop();
-	for (let i = 0; i < 3; i++) await next.click();
+	for (let i = 0; i < 3; i++) await stepDone(page);
 	const there = await title.innerText();
 	await expect(note).toHaveAttribute('data-kept', 'page');
 	await expect(note).toContainText("This browser won't keep the count: leave this page open");

@@ -106,6 +106,13 @@ export async function toBench(page: Page, spool = 'Tarn reel B, sinker'): Promis
 	return bench;
 }
 
+/** Says that the step in hand is done; and that its strand is all on, where that is asked. */
+export async function stepDone(page: Page): Promise<void> {
+	await page.getByRole('button', { name: /^Done, next/ }).click();
+	const yes = page.getByRole('button', { name: 'Yes, go to the next step' });
+	if (await yes.isVisible()) await yes.click();
+}
+
 /** One of the four answers as a number in the shown unit. */
 export async function answer(page: Page, name: 'stop-depth' | 'length' | 'turns' | 'gap'): Promise<number> {
 	const text = await page.locator(`[data-answer="${name}"]`).innerText();

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './server';
+import { expect, open, stepDone, test } from './server';
 
 /** Goes through the steps in hand, doing what is to be done where there is something. */
 async function through(
@@ -14,7 +14,7 @@ async function through(
 		const now = (await title.textContent())!.trim();
 		titles.push(now);
 		for (const [part, act] of Object.entries(doing)) if (now.includes(part)) await act();
-		await page.getByRole('button', { name: /^Done, next/ }).click();
+		await stepDone(page);
 		await expect(page.locator('#step-title, #record-title')).not.toHaveText(now);
 	}
 	return titles;
@@ -115,7 +115,7 @@ test('what is written on a coil while the server is away is there when it is bac
 	await page.getByRole('link', { name: 'Swap what is on Loan box, junior' }).click();
 	await page.getByRole('link', { name: 'Only take it off' }).click();
 	await expect(page.locator('#step-title')).toHaveText('Lay everything out');
-	await page.getByRole('button', { name: /^Done, next/ }).click();
+	await stepDone(page);
 	await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible();
 	await server.stop();
 	await through(page, {

@@ -1,5 +1,5 @@
 import { unfold } from './fit-page';
-import { answer, expect, open, saved, test } from './server';
+import { answer, expect, open, saved, stepDone, test } from './server';
 
 test('from the box to a wound reel that is remembered', async ({ page, server }) => {
 	await open(page, '/');
@@ -51,7 +51,7 @@ test('from the box to a wound reel that is remembered', async ({ page, server })
 			await expect(page.locator('[data-stop]')).toHaveText(`${stop.toFixed(1)} mm`);
 			await expect(page.locator('[data-left]')).toHaveText(String(turns));
 		}
-		await page.getByRole('button', { name: /Done, next/ }).click();
+		await stepDone(page);
 	}
 	expect(titles.slice(0, 3)).toEqual([
 		'Lay everything out',
@@ -114,7 +114,7 @@ test('the rack says which job was begun, and the bench goes on from there', asyn
 	await spool.getByRole('link', { name: /Carry on/ }).click();
 	await expect(page.locator('#step-title')).toHaveText('Wind the backing');
 	await demo.stop();
-	await page.getByRole('button', { name: /Done, next/ }).click();
+	await stepDone(page);
 	await expect(page.getByText('Not saved yet, trying again')).toBeVisible();
 	await demo.start();
 	await expect(page.locator('[data-state="saved"]')).toBeVisible();

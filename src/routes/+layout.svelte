@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { afterNavigate, goto, invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
@@ -36,6 +37,9 @@
 	$effect(() => untrack(lookAtTheDay));
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
+	/** A slip beside T would leave a reel in the middle of being wound. */
+	const winding = $derived(page.route.id === '/bench/[id]');
+	const LEAVING = new Set(['r', 'n', 'm', 'k', 'c']);
 	const KEYS: Record<string, () => void> = {
 		'?': () => (help = true),
 		r: () => void goto('/'),
@@ -51,7 +55,7 @@
 <svelte:window
 	onkeydown={(event) => {
 		const act = KEYS[event.key];
-		if (!act || !isShortcut(event)) return;
+		if (!act || !isShortcut(event) || (winding && LEAVING.has(event.key))) return;
 		event.preventDefault();
 		act();
 	}}

@@ -1,10 +1,12 @@
 <script lang="ts">
 	import Sheet from '../primitives/Sheet.svelte';
+	import { setSingleKeys, singleKeys } from '../state/shortcuts';
 
 	/** What every key does. */
 	let { open = $bindable() }: { open: boolean } = $props();
+	let on = $state(singleKeys());
 	const SHEET: readonly [string, string][] = [
-		['R', 'the rack'],
+		['R', 'the rack; at the bench, keys that would leave it do nothing'],
 		['N', 'a new set-up'],
 		['M', 'compare every spool with every line'],
 		['K', 'knots; on a knot: arrow keys for the stages, P plays, X for the left hand'],
@@ -31,4 +33,12 @@
 			<dd>{does}</dd>
 		{/each}
 	</dl>
+	<label class="mt-5 flex min-h-8 items-center gap-3 border-t border-hair pt-3">
+		<input
+			type="checkbox"
+			class="size-5 accent-current"
+			bind:checked={() => on, (now) => ((on = now), setSingleKeys(now))}
+		/>
+		Use single letters and signs as keys. Without them, Space, the arrows and Page keys still work.
+	</label>
 </Sheet>

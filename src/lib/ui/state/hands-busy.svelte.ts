@@ -9,8 +9,9 @@ interface Settings {
 	sound: boolean;
 	awake: boolean;
 	contrast: boolean;
-	/** Turns that one tap stands for. */
+	/** Turns that one tap stands for, in the job that it was set in. */
 	batch: number;
+	batchIn: string;
 	/** The way of counting that is in front. */
 	way: CountingWay;
 	counterUrl: string;
@@ -26,6 +27,7 @@ const DEFAULTS: Settings = {
 	awake: true,
 	contrast: false,
 	batch: 10,
+	batchIn: '',
 	way: 'tap',
 	counterUrl: COUNTER_URL,
 	counterOn: false,
@@ -66,9 +68,11 @@ export class HandsBusy {
 	#audio: AudioContext | undefined;
 	#lock: WakeLockSentinel | undefined;
 
-	/** Reads what this browser kept; only there, since the server knows nothing of it. */
-	open(): () => void {
+	/** Reads what this browser kept; only there, since the server knows nothing of it. `job`: what is done at this bench. */
+	open(job: string): () => void {
 		this.#kept = kept();
+		// A batch of two hundred belongs to one job: in the next it would be a trap.
+		if (this.#kept.batchIn !== job) Object.assign(this.#kept, { batch: DEFAULTS.batch, batchIn: job });
 		this.canHold = 'wakeLock' in navigator;
 		this.#apply();
 		const seen = (): void => void this.#hold();
@@ -129,6 +133,11 @@ export class HandsBusy {
 		} catch {
 			this.#asked = false;
 		}
+	}
+
+	/** What was set for one job is not carried into the next. */
+	jobEnded(): void {
+		this.set('batch', DEFAULTS.batch);
 	}
 
 	say(text: string): void {

@@ -4,6 +4,33 @@ export const isTyping = (target: EventTarget | null): boolean =>
 	(target.isContentEditable ||
 		target.matches('input:not([type=checkbox]):not([type=radio]), textarea, select'));
 
+const KEY = 'wendle-single-keys';
+
+/** Whether keys that print something are shortcuts: whoever speaks to the computer, or rests a hand on it, can do without. */
+export function singleKeys(): boolean {
+	try {
+		return localStorage.getItem(KEY) !== 'off';
+	} catch {
+		return true;
+	}
+}
+export function setSingleKeys(on: boolean): void {
+	try {
+		if (on) localStorage.removeItem(KEY);
+		else localStorage.setItem(KEY, 'off');
+	} catch {
+		// A browser that keeps nothing has them on.
+	}
+}
+
+/** A key that prints something; the space bar is a button. */
+const prints = (key: string): boolean => key.length === 1 && key !== ' ';
+
 /** A plain key press that may be a shortcut. */
 export const isShortcut = (event: KeyboardEvent): boolean =>
-	!event.ctrlKey && !event.metaKey && !event.altKey && !event.defaultPrevented && !isTyping(event.target);
+	!event.ctrlKey &&
+	!event.metaKey &&
+	!event.altKey &&
+	!event.defaultPrevented &&
+	!isTyping(event.target) &&
+	(!prints(event.key) || singleKeys());

@@ -22,6 +22,7 @@
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
 	import { BenchState, type Begun } from './bench-state.svelte';
+	import AskDone from './AskDone.svelte';
 	import BenchBar from './BenchBar.svelte';
 	import EndCard from './EndCard.svelte';
 	import HandsBusyBar from './HandsBusyBar.svelte';
@@ -84,7 +85,7 @@
 	let ways = $state(false);
 	afterNavigate(() => (ready = true));
 	onMount(() => {
-		const close = hands.open();
+		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
 		return close;
 	});
@@ -137,11 +138,19 @@
 		return usualCoil(setup.form.spool.name, off.find(({ id }) => id === part)?.label);
 	};
 
-	const next = (): void => void show(() => bench.finish());
+	/** A winding step is said to be done, and nothing says so: it is asked once. */
+	let asking = $state(false);
+	const winds = $derived(index >= 0 ? winding : undefined);
+	const finish = (): void => void show(() => ((asking = false), bench.finish()));
+	const next = (): void => {
+		if (asking) return;
+		if (winds?.unfinished && bench.step && !bench.done.has(bench.step.id)) asking = true;
+		else finish();
+	};
 	const KEYS: Record<string, () => void> = {
 		' ': () => !bench.recording && next(),
 		PageDown: () => !bench.recording && next(),
-		PageUp: () => void show(() => bench.go(bench.at - 1)),
+		PageUp: () => void show(() => bench.back()),
 		ArrowRight: () => void show(() => bench.go(bench.at + 1)),
 		ArrowLeft: () => void show(() => bench.go(bench.at - 1)),
 		w: () => (trouble = !trouble && bench.remedies.length > 0),
@@ -158,6 +167,7 @@
 
 	async function recorded(record: string): Promise<void> {
 		await run?.end();
+		hands.jobEnded();
 		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`, {
 			action: { label: 'Print its label', onClick: () => void goto(`/label/${record}`) }
 		});
@@ -165,6 +175,7 @@
 	}
 	async function ended(written: Ended['written']): Promise<void> {
 		await run?.end();
+		hands.jobEnded();
 		const write = writer(() => preferences.today);
 		if (written.length > 0)
 			void notify('Written down.', {
@@ -223,8 +234,12 @@
 	</div>
 
 	<div class="min-w-0 pt-5">
-		<div class="no-print mb-3 flex flex-wrap items-center justify-between gap-3">
+		<div
+			class="no-print mb-3 flex flex-wrap items-center gap-3 bg-ground py-2 lg:sticky lg:top-0 lg:z-10"
+			data-bench-head
+		>
 			<HandsBusyBar onaloud={say} />
+			<span class="flex-1"></span>
 			{#if bench.remedies.length > 0}
 				<button
 					type="button"
@@ -236,6 +251,20 @@
 					<span class="sm:hidden">Wrong?</span><span class="max-sm:hidden">Something is wrong</span><kbd
 						class="text-[13px] font-normal opacity-70 max-lg:hidden">W</kbd
 					>
+				</button>
+			{/if}
+			<!-- At the foot of a small screen, and in the step's own reach on a large one. -->
+			<button
+				type="button"
+				class="action-quiet min-h-11 {hands.whole ? '' : winds ? '' : 'max-lg:hidden'} {hands.whole && !winds
+					? 'hidden'
+					: ''}"
+				disabled={bench.at === 0}
+				onclick={() => void show(() => bench.back())}>Back</button
+			>
+			{#if bench.step && !hands.whole}
+				<button type="button" class="action min-h-12 px-6 max-lg:hidden" onclick={next}>
+					Done, next<kbd class="text-[13px] font-normal opacity-70">Space</kbd>
 				</button>
 			{/if}
 		</div>
@@ -277,14 +306,13 @@
 				onrecorded={recorded}
 			/>
 		{/if}
-		<BenchBar
-			{bench}
-			winding={index >= 0 ? winding : undefined}
-			onback={() => show(() => bench.go(bench.at - 1))}
-			onnext={next}
-		/>
+		<BenchBar {bench} winding={winds} onback={() => void show(() => bench.back())} onnext={next} />
 	</div>
 </div>
+
+{#if asking && winds}
+	<AskDone winding={winds} onkeep={() => (asking = false)} ondone={finish} />
+{/if}
 
 {#snippet links()}
 	<WhoWinds {winder} {winders} onchanged={() => void invalidate('wendle:bench')} />

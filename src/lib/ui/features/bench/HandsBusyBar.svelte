@@ -13,7 +13,7 @@
 	const SWITCHES = [
 		{ key: 'aloud', label: 'Read aloud', Icon: Speech },
 		{ key: 'sound', label: 'Sounds', Icon: Volume2 },
-		{ key: 'awake', label: 'Screen stays on', Icon: Eye },
+		{ key: 'awake', label: 'Screen on', Icon: Eye },
 		{ key: 'contrast', label: 'Big contrast', Icon: Contrast }
 	] as const;
 	function toggle(key: (typeof SWITCHES)[number]['key']): void {
@@ -21,28 +21,26 @@
 		if (key === 'aloud' && hands.get('aloud')) onaloud();
 	}
 	const button =
-		'grid size-11 place-items-center rounded-[3px] border border-hair aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper';
+		'figure grid min-h-12 min-w-11 justify-items-center gap-0.5 px-1.5 py-1 text-[11.5px] leading-none rounded-[3px] border border-hair aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-paper';
 </script>
 
-<div class="flex gap-1.5" role="group" aria-label="While your hands are busy">
+<div class="flex gap-1.5 max-sm:w-full" role="group" aria-label="While your hands are busy">
 	{#each SWITCHES as { key, label, Icon } (key)}
 		{@const cannot = key === 'awake' && !hands.canHold}
 		<button
 			type="button"
-			class="{button} disabled:opacity-40"
+			class="{button} disabled:opacity-40 max-sm:flex-1"
 			disabled={cannot}
 			aria-pressed={hands.get(key) && !cannot}
-			aria-label={label}
-			title={cannot ? `${label}: not in this browser, or not without https` : label}
-			onclick={() => toggle(key)}><Icon size={20} /></button
+			title={cannot ? `${label}: not in this browser, or not without https` : undefined}
+			onclick={() => toggle(key)}><Icon size={20} />{label}</button
 		>
 	{/each}
 	<button
 		type="button"
-		class={button}
+		class="{button} max-sm:flex-1"
 		aria-pressed={hands.whole}
-		aria-label="Whole screen"
-		title="Whole screen (F)"
-		onclick={() => void hands.toggleWhole()}><Maximize size={20} /></button
+		title="F"
+		onclick={() => void hands.toggleWhole()}><Maximize size={20} />Whole screen</button
 	>
 </div>

@@ -76,6 +76,13 @@ export class BenchState {
 		this.go(this.at + 1);
 	}
 
+	/** Back to the step before, which is then in hand again: its tick goes. */
+	back(): void {
+		const before = this.steps[this.at - 1];
+		if (before && this.done.has(before.id)) this.tick(before, false);
+		this.go(this.at - 1);
+	}
+
 	go(to: number): void {
 		this.#moved = true;
 		this.at = Math.min(Math.max(to, 0), this.steps.length);

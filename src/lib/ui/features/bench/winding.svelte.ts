@@ -6,6 +6,10 @@ import type { Run } from '../../state/run.svelte';
 
 /** Turns before the stop at which it is said. */
 const WARN_TURNS = 25;
+/** Turns by which a count may be off when it is as good as there: so many, or this share of all. */
+const NEARLY = { turns: 10, share: 0.03 };
+/** Depth by which a surface may miss its stop when it is as good as there, mm. */
+const NEARLY_DEEP_MM = 1;
 /** How many times the planned length a count can follow. */
 const BEYOND = 4;
 
@@ -104,6 +108,20 @@ export class WindingState {
 	readonly stage: 'on' | 'near' | 'stop' = $derived.by(() =>
 		this.left < 0.5 ? 'stop' : this.turns > 0 && this.left <= WARN_TURNS ? 'near' : 'on'
 	);
+	/** Turns that it takes in all. */
+	readonly whole = $derived.by(() => this.turns + this.left);
+	/**
+	 * Nothing says yet that all of it is on. What is wound to its depth is asked for, counted or not; of any other strand one sees
+	 * that it is on, and only a count that was begun speaks against it.
+	 */
+	readonly unfinished = $derived.by(() => {
+		const read = this.#run.state.depths.get(this.part.id);
+		if (this.toDepth && read && read.depthMm <= this.stopDepthMm + NEARLY_DEEP_MM) return false;
+		if (!this.toDepth && this.turns <= 0) return false;
+		return !this.placed || this.left > Math.max(NEARLY.turns, NEARLY.share * this.whole);
+	});
+	/** A depth of it was read. */
+	readonly measured = $derived.by(() => this.#run.state.depths.has(this.part.id));
 	readonly traverse = $derived.by(() =>
 		traverseAt(this.spool, this.#startRadiusMm, this.component, this.now, this.lay)
 	);

@@ -1,0 +1,108 @@
+import type { Page } from '@playwright/test';
+import { expect, test, toBench } from './server';
+
+const title = (page: Page) => page.locator('#step-title');
+const turns = (page: Page) => page.locator('[data-turns]');
+
+test('a mis-hit costs nothing: it is asked once, with the numbers, and Back takes the tick away', async ({
+	page,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	const ask = page.getByRole('dialog', { name: 'Is all of the backing on?' });
+	await page.keyboard.press(' ');
+	await expect(ask).toContainText('0 of 1052 turns counted, 1052 to go.');
+	await expect(ask).toContainText('No depth has been read.');
+	// The same key again, and Escape, keep winding.
+	await page.keyboard.press(' ');
+	await expect(ask).toBeHidden();
+	await page.keyboard.press('PageDown');
+	await page.keyboard.press('Escape');
+	await expect(ask).toBeHidden();
+	await expect(title(page)).toHaveText('Wind the backing');
+
+	for (let i = 0; i < 40; i++) await page.keyboard.press('t');
+	await page.getByRole('button', { name: /^Done, next/ }).click();
+	await expect(ask).toContainText('400 of 1052 turns counted, 652 to go.');
+	const left = await page.locator('[data-time-left]').textContent();
+	await ask.getByRole('button', { name: 'Yes, go to the next step' }).click();
+	await expect(title(page)).toHaveText("Find the line's rear end");
+	await expect(page.getByRole('checkbox', { name: 'Wind the backing' })).toBeChecked();
+	await page.getByRole('button', { name: 'Back', exact: true }).click();
+	await expect(title(page)).toHaveText('Wind the backing');
+	await expect(page.getByRole('checkbox', { name: 'Wind the backing' })).not.toBeChecked();
+	await expect(page.locator('[data-time-left]')).toHaveText(left!);
+	await expect(turns(page)).toHaveText('400');
+
+	// A depth that says it is there is enough.
+	await page.getByLabel('Turns that are on').fill('1050');
+	await page.getByRole('button', { name: 'Set the count' }).click();
+	await page.getByRole('button', { name: /^Done, next/ }).click();
+	await expect(title(page)).toHaveText("Find the line's rear end");
+});
+
+test('what a tap stands for belongs to one job', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	await page.getByLabel('a tap is').fill('200');
+	await page.getByLabel('a tap is').blur();
+	await page.reload();
+	await expect(page.getByLabel('a tap is')).toHaveValue('200');
+	await toBench(page, 'Beck reel, grayling');
+	await page
+		.getByRole('list', { name: 'Steps of the job' })
+		.getByRole('button', { name: 'Wind the backing', exact: true })
+		.click();
+	await expect(page.getByLabel('a tap is')).toHaveValue('10');
+});
+
+test('single letters can be switched off; Space and the arrows stay', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	await page.keyboard.press('?');
+	await page.getByLabel(/Use single letters and signs as keys/).uncheck();
+	await page.keyboard.press('Escape');
+	await page.keyboard.press('t');
+	await page.keyboard.press('+');
+	await page.keyboard.press('ArrowRight');
+	await expect(title(page)).toHaveText("Find the line's rear end");
+	await page.keyboard.press('ArrowLeft');
+	await expect(turns(page)).toHaveText('0');
+	await page.reload();
+	await page.locator('[data-ready]').waitFor();
+	await page.keyboard.press('t');
+	await page.getByRole('button', { name: '+1', exact: true }).or(page.getByLabel('One turn more')).click();
+	await expect(turns(page)).toHaveText('1');
+});
+
+for (const [width, height] of [
+	[844, 390],
+	[640, 400],
+	[390, 844],
+	[1280, 800]
+] as const)
+	test(`the number and the next step are in sight at ${width} by ${height}`, async ({ page, demo }) => {
+		expect(demo.url).toBeTruthy();
+		await page.setViewportSize({ width, height });
+		await toBench(page);
+		const inSight = async (top: number): Promise<void> => {
+			await page.evaluate((y) => window.scrollTo(0, y), top);
+			const next = page.getByRole('button', { name: /^Done, next/ });
+			await expect(next).toBeInViewport({ ratio: 1 });
+			await expect(page.getByText('1052', { exact: true }).locator('visible=true').last()).toBeInViewport({
+				ratio: 1
+			});
+			const tap = await page
+				.getByRole('button', { name: /^(10 turns of backing|10 turns)/ })
+				.last()
+				.boundingBox();
+			const box = (await next.boundingBox())!;
+			// The step's end stands apart from the count.
+			const apart = Math.max(box.x - tap!.x - tap!.width, tap!.y - box.y - box.height);
+			expect(apart).toBeGreaterThanOrEqual(60);
+			expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+		};
+		await inSight(0);
+		if (width < 1024) await inSight(400);
+	});
