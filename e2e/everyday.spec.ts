@@ -1,16 +1,11 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { unfold } from './fit-page';
-import { answer, expect, open, saved, test } from './server';
-
-async function addressOf(page: import('@playwright/test').Page, name: string): Promise<string> {
-	await open(page, '/');
-	return (await page.locator(`[data-spool="${name}"]`).getByRole('link').first().getAttribute('href'))!;
-}
+import { answer, expect, fitOf, open, saved, test } from './server';
 
 test('the whole job by keys', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
-	await open(page, await addressOf(page, 'Tarn reel A, char'));
+	await open(page, await fitOf(page, 'Tarn reel A, char'));
 	const handle = page.getByRole('slider', { name: 'Gap to leave' });
 	await handle.focus();
 	await page.keyboard.press('ArrowDown');
@@ -49,7 +44,7 @@ test('the whole job by keys', async ({ page, demo }) => {
 
 test('two windows: the second to save is asked, and nothing is lost', async ({ page, context, demo }) => {
 	expect(demo.url).toBeTruthy();
-	const address = await addressOf(page, 'Beck reel, grayling');
+	const address = await fitOf(page, 'Beck reel, grayling');
 	const other = await context.newPage();
 	await open(page, address);
 	await open(other, address);
@@ -69,7 +64,7 @@ test('two windows: the second to save is asked, and nothing is lost', async ({ p
 });
 
 test('what is typed while the server is away is saved when it is back', async ({ page, demo }) => {
-	await open(page, await addressOf(page, 'Beck reel, grayling'));
+	await open(page, await fitOf(page, 'Beck reel, grayling'));
 	await demo.stop();
 	await page.getByRole('textbox', { name: 'Gap to leave' }).fill('5.5 mm');
 	await expect(page.getByText('Not saved yet, trying again')).toBeVisible();
@@ -84,7 +79,7 @@ test('the picture is the model: as many circles as turns, and it can be taken ou
 	demo
 }) => {
 	expect(demo.url).toBeTruthy();
-	await open(page, await addressOf(page, 'Tarn reel A, char'));
+	await open(page, await fitOf(page, 'Tarn reel A, char'));
 	const drawing = page.getByRole('group', { name: /Section through the filled spool/ });
 	const circles = await drawing
 		.locator('path[stroke="var(--backing)"]')
@@ -108,7 +103,7 @@ test('the picture is the model: as many circles as turns, and it can be taken ou
 
 test('the thread opens the editor of what is clicked', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
-	await open(page, await addressOf(page, 'Tarn reel A, char'));
+	await open(page, await fitOf(page, 'Tarn reel A, char'));
 	await page.getByRole('button', { name: 'Edit the leader' }).click();
 	await expect(page.getByRole('textbox', { name: 'Leader' })).toBeFocused();
 	await page.getByRole('button', { name: 'Edit the Braided polyester, 20 lb' }).click();
@@ -143,7 +138,7 @@ for (const theme of ['light', 'dark'] as const)
 		test(`nothing in the way of anyone: ${theme}, ${width} wide`, async ({ page, context, demo }) => {
 			await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
 			await page.setViewportSize({ width, height: 800 });
-			const fit = await addressOf(page, 'Tarn reel B, sinker');
+			const fit = await fitOf(page, 'Tarn reel B, sinker');
 			const bench = fit.replace('fit', 'bench');
 			for (const path of ['/', '/match', fit, '/fit/new', bench, `${bench}/sheet`, `${bench}/past`]) {
 				await open(page, path);
@@ -159,7 +154,7 @@ for (const theme of ['light', 'dark'] as const)
 for (const theme of ['light', 'dark'] as const)
 	test(`every panel of a fit is open to anyone: ${theme}`, async ({ page, context, demo }) => {
 		await context.addCookies([{ name: 'wendle-theme', value: theme, url: demo.url }]);
-		await open(page, await addressOf(page, 'Long rod, sea-run char'));
+		await open(page, await fitOf(page, 'Long rod, sea-run char'));
 		for (const name of [
 			'How sure?',
 			'Compare methods',

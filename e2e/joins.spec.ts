@@ -4,12 +4,8 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { newSetup } from '../src/lib/setup/presets';
 import { unfold } from './fit-page';
-import { expect, open, saved, stepDone, test, toBench } from './server';
+import { expect, fitOf, open, saved, stepDone, test, toBench } from './server';
 
-const addressOf = async (page: Page, spool: string): Promise<string> => {
-	await open(page, '/');
-	return (await page.locator(`[data-spool="${spool}"] a`).first().getAttribute('href'))!;
-};
 const gap = (page: Page) => page.getByRole('textbox', { name: 'Gap to leave' });
 
 test.describe('a text that is too long', () => {
@@ -64,7 +60,7 @@ test.describe('a row that cannot be read', () => {
 	};
 
 	test('is shown as such, hides no other, and is put right as text', async ({ page, demo }) => {
-		const address = await addressOf(page, 'Beck reel, grayling');
+		const address = await fitOf(page, 'Beck reel, grayling');
 		await demo.stop();
 		spoil(demo.data);
 		await demo.start();
@@ -94,7 +90,7 @@ test.describe('a row that cannot be read', () => {
 		page,
 		demo
 	}) => {
-		await open(page, await addressOf(page, 'Beck reel, grayling'));
+		await open(page, await fitOf(page, 'Beck reel, grayling'));
 		await unfold(page, 'Reel and winding');
 		await page.getByRole('radio', { name: 'closed' }).click();
 		await saved(page);
@@ -188,7 +184,7 @@ test('two set-ups on one spool, in two windows: neither undoes the other', async
 	demo
 }) => {
 	expect(demo.url).toBeTruthy();
-	const address = await addressOf(page, 'Beck reel, grayling');
+	const address = await fitOf(page, 'Beck reel, grayling');
 	const id = address.split('/').at(-1)!;
 	const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
 		spools: { id: string; form: { name: string } }[];
@@ -260,7 +256,7 @@ test('a data folder that goes away is noticed and said, and what was typed is sa
 	page,
 	demo
 }) => {
-	await open(page, await addressOf(page, 'Beck reel, grayling'));
+	await open(page, await fitOf(page, 'Beck reel, grayling'));
 	const away = `${demo.data}-away`;
 	renameSync(demo.data, away);
 	try {
@@ -303,7 +299,7 @@ for (const javaScriptEnabled of [true, false])
 	});
 
 test('spools without a name do not hide one another', async ({ page, demo }) => {
-	const address = await addressOf(page, 'Loan box, junior');
+	const address = await fitOf(page, 'Loan box, junior');
 	const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
 		spools: { form: { name: string } }[];
 	};

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, open, test } from './server';
+import { expect, fitOf, open, test } from './server';
 
 test('a knot is chosen for a place, with reasons, and the question can be passed on', async ({ page }) => {
 	await open(page, '/knots');
@@ -51,8 +51,8 @@ test('the arbor says why turns hold', async ({ page }) => {
 });
 
 test('from a joint in the fit to its knot, and to others for the same joint', async ({ page, demo }) => {
-	await open(page, demo.url);
-	await page.locator('[data-spool="Tarn reel B, sinker"] a').first().click();
+	expect(demo.url).toBeTruthy();
+	await open(page, await fitOf(page, 'Tarn reel B, sinker'));
 	await page.getByRole('button', { name: /^Edit the joint under/ }).click();
 	const joint = page.locator('[data-joint-knots]').first();
 	await expect(joint.getByRole('link', { name: /Nail knot/ })).toBeVisible();

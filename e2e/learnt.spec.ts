@@ -1,13 +1,12 @@
 import { expect } from '@playwright/test';
-import { open, test } from './server';
+import { fitOf, open, test } from './server';
 
 test('who winds is named once, chosen at the bench, and what they taught moves only their plans', async ({
 	page,
 	demo
 }) => {
 	expect(demo.url).toBeTruthy();
-	await open(page, '/');
-	const href = (await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href'))!;
+	const href = await fitOf(page, 'Tarn reel A, char');
 	const bench = href.replace('/fit/', '/bench/');
 	await open(page, `${bench}?job=wind&wound`);
 	await expect(page.getByLabel('Who winds')).toHaveValue('the warden');

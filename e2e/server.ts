@@ -97,11 +97,15 @@ export async function open(page: Page, path: string): Promise<void> {
 	else await page.locator('html[data-alive]').waitFor();
 }
 
+/** The set-up of a spool of the kit room, on Fit. */
+export async function fitOf(page: Page, spool: string): Promise<string> {
+	await open(page, '/');
+	return `/fit/${await page.locator(`[data-spool="${spool}"]`).getAttribute('data-setup')}`;
+}
+
 /** The bench of a spool of the kit room; the sinker's job has its first six steps done. */
 export async function toBench(page: Page, spool = 'Tarn reel B, sinker'): Promise<string> {
-	await open(page, '/');
-	const href = await page.locator(`[data-spool="${spool}"] a`).first().getAttribute('href');
-	const bench = href!.replace('/fit/', '/bench/');
+	const bench = (await fitOf(page, spool)).replace('/fit/', '/bench/');
 	await open(page, bench);
 	return bench;
 }

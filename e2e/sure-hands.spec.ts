@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, toBench } from './server';
+import { expect, open, test, toBench } from './server';
 
 const title = (page: Page) => page.locator('#step-title');
 const turns = (page: Page) => page.locator('[data-turns]');
@@ -106,3 +106,39 @@ for (const [width, height] of [
 		await inSight(0);
 		if (width < 1024) await inSight(400);
 	});
+
+test('a wound reel opens as what it is, and leads to what puts it right', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/');
+	await page.locator('[data-spool="Beck reel, grayling"] a').first().click();
+	await expect(page.getByRole('heading', { name: 'Beck reel, grayling' })).toBeVisible();
+	await expect(page.locator('[data-on-it]')).toContainText('gap 3.9 mm');
+	await expect(page.getByRole('link', { name: "Change what's on it" })).toHaveAttribute('href', /^\/swap\?/);
+	await expect(page.getByRole('link', { name: 'Print its label' })).toBeVisible();
+
+	await page.getByRole('link', { name: /It's too full/ }).click();
+	await page.locator('[data-ready]').waitFor();
+	// At the gap, with everything before it done and all turns on, and the remedy chosen.
+	await expect(title(page)).toHaveText('Look at the gap');
+	await expect(page.getByRole('checkbox', { name: 'Wind the line', exact: true })).toBeChecked();
+	await expect(page.getByRole('checkbox', { name: 'Look at the gap' })).not.toBeChecked();
+	await expect(page.getByLabel(/It's too full/)).toBeChecked();
+	await page.getByLabel('Gap that you measure').fill('2.9 mm');
+	await page.getByRole('button', { name: 'Save reading' }).click();
+	await expect(page.locator('[data-correction]')).toContainText(/Take off \d+ yd of backing/);
+	await page.getByRole('button', { name: 'Go on from there' }).click();
+	await expect(title(page)).toHaveText('Wind the backing');
+	await expect(page.getByRole('checkbox', { name: 'Tie the backing to the arbor' })).toBeChecked();
+});
+
+test('what is wrong at the last look leads to its own step', async ({ page, demo }) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/');
+	await page.locator('[data-spool="Loan box, junior"] a').first().click();
+	await page.getByRole('link', { name: /wrong hand/ }).click();
+	await page.locator('[data-ready]').waitFor();
+	await expect(title(page)).toHaveText('Last look');
+	await page.getByRole('button', { name: 'Go on from there' }).click();
+	await expect(title(page)).toContainText('-hand wind');
+	await expect(page.getByRole('checkbox', { name: 'Wind the line', exact: true })).not.toBeChecked();
+});

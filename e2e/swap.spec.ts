@@ -84,8 +84,7 @@ test('two lines swapped at the bench, and both found; undone, they are where the
 	// Undone, the winding and what followed from it are gone.
 	await open(page, demo.url);
 	await beck.getByRole('link').first().click();
-	await page.getByRole('link', { name: 'Bench', exact: true }).click();
-	await page.getByRole('link', { name: /^1 winding before/ }).click();
+	await page.locator('[data-history] a').first().click();
 	await page.getByRole('button', { name: /^Undo this winding/ }).click();
 	await expect(page.getByText('The winding is undone.')).toBeVisible();
 	await open(page, `${demo.url}/care`);

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { measured, more, tab, unfold } from './fit-page';
-import { answer, expect, frames, open, saved, test } from './server';
+import { answer, expect, fitOf, frames, open, saved, test } from './server';
 
 const stack = (page: Page): Promise<string[]> =>
 	page.locator('[data-strand]').evaluateAll((strands) => strands.map((s) => s.getAttribute('data-strand')!));
@@ -310,9 +310,7 @@ test('a plan starts from what earlier windings taught, and any of them can be le
 	demo
 }) => {
 	expect(demo.url).toBeTruthy();
-	await open(page, '/');
-	const href = await page.locator('[data-spool="Tarn reel A, char"] a').first().getAttribute('href');
-	await open(page, href!);
+	await open(page, await fitOf(page, 'Tarn reel A, char'));
 	await expect(page.locator('[data-learnt]')).toContainText('what Wendle has learnt');
 	await tab(page, 'How sure?');
 	const hand = page.locator('[data-hand]');

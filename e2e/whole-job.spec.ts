@@ -77,8 +77,11 @@ test('from the box to a wound reel that is remembered', async ({ page, server })
 	// Turns and depth were both read: the length is known, not "about".
 	await expect(spool.getByText(/^\d+ yd, 20 lb polyester$/)).toBeVisible();
 	await expect(spool.getByText('Carry on')).toHaveCount(0);
+	// It opens as what it is.
 	await spool.getByRole('link').first().click();
-	await expect(page.getByLabel('Name of the spool')).toHaveValue('Lent to the warden');
+	await expect(page.getByRole('heading', { name: 'Lent to the warden' })).toBeVisible();
+	await expect(page.locator('[data-on-it]')).toContainText('gap 6.3 mm');
+	await expect(page.locator('[data-history] li')).toHaveCount(1);
 });
 
 test('by calipers in inches', async ({ page }) => {

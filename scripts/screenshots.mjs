@@ -63,14 +63,14 @@ try {
 		const page = await context.newPage();
 		await page.goto(subject.startsWith('/') ? BASE + subject : BASE);
 		if (subject && !subject.startsWith('/')) {
-			const href = await page.locator(`[data-spool="${subject}"] a`).first().getAttribute('href');
+			const setup = await page.locator(`[data-spool="${subject}"]`).getAttribute('data-setup');
 			if (place === 'swap') {
 				await page.getByRole('link', { name: `Swap what is on ${subject}` }).click();
 				await page
 					.getByRole('button', { name: /^Put on/ })
 					.first()
 					.click();
-			} else await page.goto(`${BASE}/${place.replace('{}', href?.split('/').at(-1) ?? '')}`);
+			} else await page.goto(`${BASE}/${place.replace('{}', setup ?? '')}`);
 		}
 		await page.evaluate(() => document.fonts.ready);
 		await pause(subject === '/match' ? 2500 : 400);

@@ -143,7 +143,7 @@ export { jobSteps } from './procedure/steps';
 export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
 export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
-export { remediesAt, REMEDY_KEYS, remedySign, type Remedy } from './procedure/remedies';
+export { remediesAt, REMEDY_KEYS, remedySign, type Remedy, type RemedyKey } from './procedure/remedies';
 export { knotLengthMm } from './procedure/knot-lengths';
 export { toolsOf } from './procedure/laid-out';
 export type { Tool } from './procedure/tools';

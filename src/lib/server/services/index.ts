@@ -37,6 +37,7 @@ const bound =
 	};
 
 export const rack = bound(setups.rack);
+export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);
 export const matchable = bound(setups.matchable);
 export const spools = bound(setups.spools);

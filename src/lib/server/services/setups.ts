@@ -48,6 +48,20 @@ export interface RackSpool {
 	readonly setupId?: string;
 }
 
+/** A spool of the rack with its windings, the newest first; undefined when it is not on the rack. */
+export async function spoolWithWindings(
+	db: Knex,
+	id: string
+): Promise<{ spool: RackSpool; windings: Winding[] } | undefined> {
+	const spool = (await rack(db)).find((one) => one.id === id);
+	if (!spool) return undefined;
+	const windings = (await listWindings(db)).filter(({ spoolId }) => spoolId === id);
+	return {
+		spool,
+		windings: windings.toSorted((a, b) => b.woundOn.compare(a.woundOn) || b.writtenAt - a.writtenAt)
+	};
+}
+
 /** Everything on the rack, in the order it came: five statements, however many spools there are. */
 export async function rack(db: Knex): Promise<RackSpool[]> {
 	const { spools, setups } = await listRack(db);

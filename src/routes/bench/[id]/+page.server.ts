@@ -1,4 +1,5 @@
 import { missingSetup } from '$lib/server/missing';
+import { readStanding } from '$lib/bench/standing';
 import { jobText, readJob } from '$lib/bench/work';
 import { benchJob, learntHere, loadSetup, windingsOf, winders, runBegun, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
@@ -12,6 +13,7 @@ export const load: PageServerLoad = async ({ params, depends, url, locals }) => 
 		setup,
 		doing,
 		wound: url.searchParams.has('wound'),
+		wrong: readStanding(url.searchParams.get('wrong')),
 		records: await windingsOf(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())],

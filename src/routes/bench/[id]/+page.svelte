@@ -23,6 +23,7 @@
 			{tempo}
 			doing={data.doing}
 			wound={data.wound}
+			wrong={data.wrong}
 			winder={data.winder}
 			winders={data.winders}
 		/>

@@ -2,6 +2,7 @@
 	import { browser } from '$app/environment';
 	import { afterNavigate, goto, invalidate } from '$app/navigation';
 	import type { Tempo } from '$lib/core';
+	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
 	import { jobText, workOf, type BenchJob } from '$lib/bench/work';
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
@@ -23,9 +24,9 @@
 	import { isShortcut } from '../../state/shortcuts';
 	import { BenchState, type Begun } from './bench-state.svelte';
 	import AskDone from './AskDone.svelte';
+	import BenchHead from './BenchHead.svelte';
 	import BenchBar from './BenchBar.svelte';
 	import EndCard from './EndCard.svelte';
-	import HandsBusyBar from './HandsBusyBar.svelte';
 	import Notes from './Notes.svelte';
 	import WhoWinds from './WhoWinds.svelte';
 	import WindingCard from './WindingCard.svelte';
@@ -48,12 +49,14 @@
 		doing: BenchJob;
 		/** It was wound elsewhere, and is only written down. */
 		wound: boolean;
+		/** It is wound, and this is wrong with it. */
+		wrong: StandingRemedy | undefined;
 		/** Everyone who has wound here, the one who wound last first. */
 		winders: readonly string[];
 		/** Who winds now; empty where nobody said. */
 		winder: string;
 	}
-	let { setup, workout, records, begun, tempo, doing, wound, winders, winder }: Props = $props();
+	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder }: Props = $props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
@@ -85,6 +88,7 @@
 	let ways = $state(false);
 	afterNavigate(() => (ready = true));
 	onMount(() => {
+		if (wrong && !begun) void beginAt(wrong);
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
 		return close;
@@ -110,6 +114,21 @@
 		if (now.remedies > before.remedies) untrack(() => bench.goTo(run.state.remedies.at(-1)!.back));
 		else if (now.id === before.id && now.done && !before.done) untrack(() => bench.go(bench.at + 1));
 	});
+
+	/** A reel that stands wound is taken up where its trouble shows: everything before is done, and its turns are on. */
+	async function beginAt(remedy: StandingRemedy): Promise<void> {
+		const standing = standingOf(remedy, bench.steps, workout, records[0]);
+		if (!run || !standing) return;
+		await run.ready;
+		if (run.id !== undefined) return;
+		await run.add(
+			...standing.done.map(({ id }) => ({ kind: 'step', step: id, done: true }) as const),
+			...[...standing.turns].map(([part, turns]) => ({ kind: 'turns', part, turns, by: 'set' }) as const),
+			...(standing.uncounted ? [{ kind: 'lost-count', part: standing.uncounted } as const] : [])
+		);
+		await show(() => bench.go(standing.at));
+		trouble = true;
+	}
 
 	/** A new step is read from its top: by eye, by screen reader, and aloud where that is switched on. */
 	async function show(change: () => void): Promise<void> {
@@ -234,42 +253,16 @@
 	</div>
 
 	<div class="min-w-0 pt-5">
-		<div
-			class="no-print mb-3 flex flex-wrap items-center gap-3 bg-ground py-2 lg:sticky lg:top-0 lg:z-10"
-			data-bench-head
-		>
-			<HandsBusyBar onaloud={say} />
-			<span class="flex-1"></span>
-			{#if bench.remedies.length > 0}
-				<button
-					type="button"
-					class="action-quiet min-h-11"
-					aria-label="Something is wrong"
-					aria-expanded={trouble}
-					onclick={() => (trouble = !trouble)}
-				>
-					<span class="sm:hidden">Wrong?</span><span class="max-sm:hidden">Something is wrong</span><kbd
-						class="text-[13px] font-normal opacity-70 max-lg:hidden">W</kbd
-					>
-				</button>
-			{/if}
-			<!-- At the foot of a small screen, and in the step's own reach on a large one. -->
-			<button
-				type="button"
-				class="action-quiet min-h-11 {hands.whole ? '' : winds ? '' : 'max-lg:hidden'} {hands.whole && !winds
-					? 'hidden'
-					: ''}"
-				disabled={bench.at === 0}
-				onclick={() => void show(() => bench.back())}>Back</button
-			>
-			{#if bench.step && !hands.whole}
-				<button type="button" class="action min-h-12 px-6 max-lg:hidden" onclick={next}>
-					Done, next<kbd class="text-[13px] font-normal opacity-70">Space</kbd>
-				</button>
-			{/if}
-		</div>
+		<BenchHead
+			{bench}
+			bind:trouble
+			winds={winds !== undefined}
+			onaloud={say}
+			onback={() => void show(() => bench.back())}
+			onnext={next}
+		/>
 		{#if trouble}
-			<Trouble {bench} parts={workout.parts} onback={() => void show(() => undefined)} />
+			<Trouble {bench} first={wrong} parts={workout.parts} onback={() => void show(() => undefined)} />
 		{/if}
 		{#if step}
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>

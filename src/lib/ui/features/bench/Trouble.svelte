@@ -8,12 +8,16 @@
 	/** Something is wrong: what it looks like, what to do, and the step to go back to. */
 	interface Props {
 		bench: BenchState;
+		/** What is known to be wrong already. */
+		first: string | undefined;
 		parts: readonly Part[];
 		onback: () => void;
 	}
-	let { bench, parts, onback }: Props = $props();
+	let { bench, first, parts, onback }: Props = $props();
 	const preferences = usePreferences();
-	let chosen = $state<string>();
+	// What is chosen from then on is the person's.
+	// svelte-ignore state_referenced_locally
+	let chosen = $state(first);
 	const remedy = $derived(bench.remedies.find(({ key }) => key === chosen));
 
 	const titleOf = (id: string): string => bench.steps.find((step) => step.id === id)?.title ?? '';

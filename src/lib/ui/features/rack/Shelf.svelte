@@ -26,7 +26,7 @@
 
 <ul class="grid grid-cols-2 sm:grid-cols-[repeat(auto-fill,minmax(172px,1fr))]">
 	{#each entries as entry (entry.id)}
-		<li class="group relative flex flex-col pb-8" data-spool={entry.name}>
+		<li class="group relative flex flex-col pb-8" data-spool={entry.name} data-setup={entry.setupId}>
 			<a href={entry.href} class="flex flex-1 flex-col outline-offset-[-2px]">
 				<span
 					class="flex items-end justify-center border-b-[3px] border-ink px-2"

@@ -32,6 +32,7 @@ export interface RackEntry {
 	readonly name: string;
 	readonly hand: string;
 	readonly href: string;
+	readonly setupId?: string;
 	readonly drawing?: {
 		readonly spool: Spool;
 		readonly layers: readonly DrawnLayer[];
@@ -148,7 +149,9 @@ export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
 		id,
 		name: form.name || 'Unnamed spool',
 		hand: form.hand,
-		href: setupId === undefined ? `/fit/new?spool=${id}` : `/fit/${setupId}`,
+		// What is wound opens as what it is; a plan opens as a plan.
+		href: wound ? `/spool/${id}` : setupId === undefined ? `/fit/new?spool=${id}` : `/fit/${setupId}`,
+		...(setupId !== undefined && { setupId }),
 		...shown,
 		swaps: wound !== undefined && still > 0,
 		...(job && { job })
