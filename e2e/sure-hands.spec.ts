@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test, toBench } from './server';
+import { expect, fitOf, open, test, toBench } from './server';
 
 const title = (page: Page) => page.locator('#step-title');
 const turns = (page: Page) => page.locator('[data-turns]');
@@ -141,4 +141,42 @@ test('what is wrong at the last look leads to its own step', async ({ page, demo
 	await page.getByRole('button', { name: 'Go on from there' }).click();
 	await expect(title(page)).toContainText('-hand wind');
 	await expect(page.getByRole('checkbox', { name: 'Wind the line', exact: true })).not.toBeChecked();
+});
+
+test('the same places are named on every page, and Bench says what is waiting', async ({ page, demo }) => {
+	const fit = await fitOf(page, 'Tarn reel A, char');
+	const names = ['Rack', 'Fit', 'Bench', 'Knots', 'Twist', 'Care', 'Match', 'Help'];
+	for (const path of [
+		'/',
+		fit,
+		fit.replace('/fit/', '/bench/'),
+		'/knots',
+		'/care',
+		'/match',
+		'/help',
+		'/swap'
+	]) {
+		await page.goto(demo.url + path);
+		await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link')).toHaveText(names);
+	}
+	await open(page, '/knots');
+	await page.getByRole('link', { name: 'Bench', exact: true }).click();
+	await expect(page.locator('[data-jobs] li').first()).toContainText('Tarn reel B, sinker');
+	await page.locator('[data-jobs] a').first().click();
+	await expect(title(page)).toHaveText('Wind the backing');
+});
+
+test('an empty rack has three ways in, each asking what it says', async ({ page, server }) => {
+	expect(server.url).toBeTruthy();
+	for (const [way, asks] of [
+		['I have calipers', 'Across the rims'],
+		["It's already wound", 'Backing on it now'],
+		['What does the box say?', 'Backing on the box']
+	] as const) {
+		await open(page, '/');
+		await page.getByRole('link', { name: way }).click();
+		await expect(page.getByRole('textbox', { name: asks })).toBeVisible();
+	}
+	await page.goto(`${server.url}/bench`);
+	await expect(page.getByRole('heading', { name: 'Nothing is waiting at the bench' })).toBeVisible();
 });

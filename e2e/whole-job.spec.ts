@@ -4,7 +4,14 @@ import { answer, expect, open, saved, stepDone, test } from './server';
 test('from the box to a wound reel that is remembered', async ({ page, server }) => {
 	await open(page, '/');
 	await expect(page.getByText('Your rack is empty.')).toBeVisible();
-	await page.getByRole('link', { name: /Set up the first spool/ }).click();
+	// The spool to play with answers; then the box's figure.
+	const yards = async (): Promise<number> =>
+		Number(/(\d+) yd/.exec(await page.locator('[data-try]').innerText())![1]);
+	const planned = await yards();
+	await page.getByRole('slider', { name: 'Gap to leave' }).focus();
+	await page.keyboard.press('PageDown');
+	await expect.poll(yards).toBeLessThan(planned);
+	await page.getByRole('link', { name: /What does the box say/ }).click();
 	await page.locator('[data-ready]').waitFor();
 
 	await page.getByLabel('Name of the spool').fill('Lent to the warden');

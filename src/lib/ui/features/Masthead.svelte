@@ -12,21 +12,19 @@
 
 	const place = $derived(page.route.id?.split('/')[1] ?? '');
 	/** The set-up in hand, on the pages that have one. */
-	const id = $derived(
-		page.state.savedAs ?? (place === 'fit' || place === 'bench' ? page.params['id'] : undefined)
-	);
+	const id = $derived.by(() => {
+		const own = page.state.savedAs ?? (place === 'fit' || place === 'bench' ? page.params['id'] : undefined);
+		return own === 'new' ? undefined : own;
+	});
+	/** The same everywhere, in the order of the work. */
 	const places = $derived([
-		{ href: '/', label: 'Rack', on: place === '' },
-		{ href: '/match', label: 'Match', on: place === 'match' },
+		{ href: '/', label: 'Rack', on: place === '' || place === 'spool' },
+		{ href: `/fit/${id ?? 'new'}`, label: 'Fit', on: place === 'fit' },
+		{ href: id === undefined ? '/bench' : `/bench/${id}`, label: 'Bench', on: place === 'bench' },
 		{ href: '/knots', label: 'Knots', on: place === 'knots' },
 		{ href: '/twist', label: 'Twist', on: place === 'twist' },
 		{ href: '/care', label: 'Care', on: place === 'care' },
-		{
-			href: id && id !== 'new' ? `/fit/${id}` : '/fit/new',
-			label: place === 'fit' || place === 'bench' ? 'Fit' : 'New set-up',
-			on: place === 'fit'
-		},
-		...(id && id !== 'new' ? [{ href: `/bench/${id}`, label: 'Bench', on: place === 'bench' }] : []),
+		{ href: '/match', label: 'Match', on: place === 'match' },
 		{ href: '/help', label: 'Help', on: place === 'help' }
 	]);
 

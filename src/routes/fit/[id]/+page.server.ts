@@ -1,5 +1,6 @@
 import { missingSetup } from '$lib/server/missing';
 import { gapOfTechnique } from '$lib/core';
+import { SPOOL_WAYS } from '$lib/setup/limits';
 import { newSetup } from '$lib/setup/presets';
 import { learntHere, loadSetup, loadSpool } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
@@ -16,6 +17,8 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		const form = newSetup(spool?.form);
 		if (spool && spoolId === null)
 			form.spool = { ...spool.form, name: `${spool.form.name}, spare`.slice(0, 80) };
+		const know = SPOOL_WAYS.find((way) => way === url.searchParams.get('know'));
+		if (know && !spool) form.spool.way = know;
 		// The gap is a number in the form: whoever leaves another as a rule begins with theirs.
 		const { gap } = locals.schools;
 		if (gap) form.fill.gap = `${gapOfTechnique(gap)} mm`;
