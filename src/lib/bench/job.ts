@@ -1,4 +1,5 @@
 import {
+	arborKnotOf,
 	jointOf,
 	JOINTS,
 	LEAST_BACKING_MM,
@@ -34,6 +35,7 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
 			depthMm: known.spool.rimRadiusMm - layer.outerRadiusMm,
 			sinking: line?.density === 'S',
 			cuts: material?.cuts ?? false,
+			...(line && line.taper !== 'WF' && fill.stack[i]?.made.way === 'class' && { alike: true }),
 			...(strength !== undefined && { strengthLb: strength })
 		};
 	});
@@ -89,6 +91,10 @@ export function jobOf(
 		...(stopPart !== undefined && { stopPart }),
 		schools: techniquesOf(fill.schools, person),
 		leaderMm: workout.leaderMm,
+		spool: {
+			rimRadiusMm: workout.known.spool.rimRadiusMm,
+			arborRadiusMm: workout.known.spool.arborRadiusMm
+		},
 		plan: planOf(workout, bare, now)
 	};
 	const cuts = new Map(shoppingOf(workout, job).map(({ id, cut }) => [id, cut.cutMm]));
@@ -103,7 +109,7 @@ export function jobOf(
 
 /** The knots of a job, from the arbor outward, in words. */
 export function knotsOf(job: JobSetup): string[] {
-	const { arborKnot } = job.schools;
+	const arborKnot = arborKnotOf(job);
 	const turns = job.arborTurns === 1 ? '1 turn' : `${job.arborTurns} turns`;
 	return [
 		`arbor: ${TECHNIQUES.arborKnot.ways[arborKnot].label.toLowerCase()}, ${turns}`,

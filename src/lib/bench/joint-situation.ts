@@ -1,11 +1,9 @@
-import { isUnder, usualSituation, type JobSetup, type KnotPlace, type KnotSituation } from '$lib/core';
+import { placeBetween, usualSituation, type JobSetup, type KnotPlace, type KnotSituation } from '$lib/core';
 
 /** The place of a joint in a set-up: the knot on the arbor, or what joins a part to the one under it. */
 function placeOf(job: JobSetup, at: number): KnotPlace {
 	if (at <= 0) return 'arbor';
-	const [under, part] = [job.parts[at - 1]!.role, job.parts[at]!.role];
-	if (isUnder(part)) return 'bed';
-	return isUnder(under) ? 'backing-line' : 'line-line';
+	return placeBetween(job.parts[at - 1]!.role, job.parts[at]!.role);
 }
 
 /** What is asked for a joint of a set-up, `arbor` or the id of the part over it, with the ends' thicknesses, mm. */

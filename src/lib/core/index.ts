@@ -138,7 +138,7 @@ export {
 	type JobSetup,
 	type Joint
 } from './procedure/job';
-export { jointOf } from './procedure/joints';
+export { arborKnotOf, jointOf, jointsBetween, placeBetween } from './procedure/joints';
 export { jobSteps } from './procedure/steps';
 export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
 export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';

@@ -128,7 +128,8 @@ export function offParts(now: SpoolNow, keep: number): OffPart[] {
 			role,
 			label,
 			lengthMm: fit.layers[keep + i]!.lengthMm,
-			turns: fit.layers[keep + i]!.turns
+			turns: fit.layers[keep + i]!.turns,
+			joint: now.record.form.fill.stack[keep + i]!.joint
 		}))
 		.filter(isStrand)
 		.reverse();

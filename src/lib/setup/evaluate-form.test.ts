@@ -69,7 +69,7 @@ describe('working a set-up out', () => {
 		expect(jobOf(own, worked(own), { arborKnot: 'uni' }).schools.arborKnot).toBe('doubled');
 		expect(plannedSeconds(jobSteps(job))).toBeGreaterThan(20 * 60);
 		const cut = jobOf(form, worked(form), { weldedLoop: 'cut' });
-		expect(knotsOf(cut)[1]).toBe('backing to line: own loop, loop to loop');
+		expect(knotsOf(cut)[1]).toBe('backing to line: nail knot');
 		expect(knotsOf(job)).toEqual(['arbor: overhand and stopper, 2 turns', 'backing to line: loop to loop']);
 		expect(job.plan.turns).toBeGreaterThan(500);
 		expect(lineLabel({ taper: 'DT', number: 4, density: 'I' })).toBe('Double taper 4, intermediate');

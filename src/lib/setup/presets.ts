@@ -11,7 +11,7 @@ export function newComponent(id: string, role: Role, made: Made = usualMade(role
 		made,
 		length: USUAL_LENGTH[role] ?? '',
 		solve: false,
-		joint: role === 'bed' || role === 'backing' ? 'nail' : 'loops',
+		joint: role === 'bed' || role === 'backing' ? 'double-uni' : 'loops',
 		colour: '',
 		note: ''
 	};

@@ -54,11 +54,7 @@ export const CANDIDATES: readonly Candidate[] = [
 		rules: [
 			BARE,
 			{ when: (s) => s.swaps === 'often', points: 1.5, says: 'Backing and all comes off in one piece.' },
-			{
-				when: (s) => s.cage === 'closed',
-				points: -1,
-				says: 'In a closed cage: thread it through the opening before it goes over the spool.'
-			}
+			{ when: (s) => s.cage === 'closed', lacks: 'An open cage: it has to pass over the whole spool.' }
 		]
 	},
 	{

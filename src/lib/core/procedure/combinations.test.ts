@@ -81,8 +81,36 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'open',
 		joint: 'loops',
 		schools: { weldedLoop: 'cut' },
-		must: ['own loop', 'two nail knots', 'Cut the front loop off'],
-		not: ['Loop to loop: leader loop']
+		must: [
+			'Join backing and line: nail knot',
+			'welded loop, cut it off',
+			'Loop to loop: leader loop over line loop'
+		],
+		not: ['own loop', 'Cut the front loop off']
+	},
+	{
+		hand: 'left',
+		cage: 'open',
+		joint: 'loops',
+		schools: { frontLoop: 'cut' },
+		must: ['Join backing and line: loop to loop', 'Cut the front loop off'],
+		not: ['welded loop, cut it off', 'Loop to loop: leader loop']
+	},
+	{
+		hand: 'left',
+		cage: 'closed',
+		joint: 'loops',
+		schools: { arborKnot: 'spool-loop' },
+		must: ['stopper overhand in the tag'],
+		not: ['over the whole spool']
+	},
+	{
+		hand: 'left',
+		cage: 'closed',
+		joint: 'double-uni',
+		stack: 'bed under braid',
+		must: ['Join backing and line: double uni', 'uni of 4 turns', '5 or 6 turns with the slick braid'],
+		not: ['Nail knot of 5']
 	},
 	{
 		hand: 'left',
@@ -155,7 +183,7 @@ const COMBINATIONS: readonly Combination[] = [
 		cage: 'closed',
 		joint: 'loops',
 		stack: 'bed under braid',
-		must: ['Tie the bed to the arbor', 'Join bed and backing: nail knot', 'Wind the bed'],
+		must: ['Tie the bed to the arbor', 'Join bed and backing: double uni', 'Wind the bed'],
 		not: ['slips on a bare arbor']
 	},
 	{

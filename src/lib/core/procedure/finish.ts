@@ -27,7 +27,7 @@ export function leaderStep(setup: JobSetup): Step {
 		title: 'Put on the leader',
 		knots: [
 			{ slug: 'leader-uncoiled', wraps: 3 },
-			schools.weldedLoop === 'keep'
+			schools.frontLoop === 'keep'
 				? looped(parts.at(-1)!.role, 'leader')
 				: { slug: 'nail-knot', wraps: wraps === '5–7' ? 6 : 8, as: { line: parts.at(-1)!.role } }
 		],
@@ -35,7 +35,7 @@ export function leaderStep(setup: JobSetup): Step {
 			[
 				'Hold the coil over three spread fingers, unwind the turns of its thick end (the butt), and pull it off from the thin end.'
 			],
-			schools.weldedLoop === 'keep'
+			schools.frontLoop === 'keep'
 				? [
 						'Loop to loop: leader loop over line loop, the tip of the ',
 						{ leaderMm },
@@ -56,7 +56,7 @@ export function leaderStep(setup: JobSetup): Step {
 		wrong: ['It hangs in coils, or the joint clicks in the guide.'],
 		then: ['Draw it through the hand again; draw the joint up square, or trim it closer.'],
 		cautions: ['blades'],
-		seconds: LEADER_SECONDS[schools.weldedLoop]
+		seconds: LEADER_SECONDS[schools.frontLoop]
 	});
 }
 

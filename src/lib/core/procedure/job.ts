@@ -5,7 +5,8 @@ export const JOINTS = {
 	loops: 'loop to loop',
 	nail: 'nail knot',
 	albright: 'Albright',
-	'own-loop': 'own loop, loop to loop'
+	'own-loop': 'own loop, loop to loop',
+	'double-uni': 'double uni'
 } as const;
 export type Joint = keyof typeof JOINTS;
 
@@ -14,7 +15,8 @@ export const JOINT_BUYS: Record<Joint, string> = {
 	loops: 'Lines swap in minutes; a small lump in the guides.',
 	nail: 'Slim, and smooth through the guides; cut off to change the line.',
 	albright: 'Joins very different thicknesses without a tool; a little bulkier than a nail knot.',
-	'own-loop': "Loop to loop where the line's loop is missing or was cut; more to tie."
+	'own-loop': "Loop to loop where the line's loop is missing or was cut; more to tie.",
+	'double-uni': 'Holds in slick braid as in mono, and needs no tool; for strands of about the same thickness.'
 };
 
 /** One component of the stack, as the job sees it. */
@@ -34,6 +36,8 @@ export interface JobPart {
 	readonly sinking: boolean;
 	/** Thin and slippery under load: cuts fingers, slips on a bare arbor. */
 	readonly cuts: boolean;
+	/** Both ends are the same, as of a double taper: either may go to the reel. */
+	readonly alike?: boolean;
 	/** Strength as it is sold, lb; unknown for anything but backing. */
 	readonly strengthLb?: number;
 }
@@ -49,6 +53,8 @@ export interface JobSetup {
 	readonly stopPart?: string;
 	readonly schools: Techniques;
 	readonly leaderMm: number;
+	/** Where the spool was measured, or is known: how large a loop has to be to go over it. */
+	readonly spool?: { readonly rimRadiusMm: number; readonly arborRadiusMm: number };
 	readonly plan: {
 		readonly lengthMm: number;
 		readonly stopDepthMm: number;

@@ -1,9 +1,11 @@
-import type { Role } from '../fit/stack';
+import { ROLE_NAMES, type Role } from '../fit/stack';
 import type { Recast } from '../knots/knot';
+import { CANDIDATES } from '../knots/candidates';
+import type { KnotPlace } from '../knots/situation';
 import type { KnotSlug } from '../knots/takes';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import type { Caution, Sentence } from './phrase';
-import type { Techniques } from './techniques';
+import { USUAL_TECHNIQUES, type Techniques } from './techniques';
 import type { ToolKey } from './tools';
 
 /** How something is tied: the words, how it looks when right and wrong, what it takes. */
@@ -38,9 +40,27 @@ const manyWraps = (setup: JobSetup, part: JobPart): boolean => part.sinking || s
 export const nailWraps = (setup: JobSetup, part: JobPart): string =>
 	manyWraps(setup, part) ? '7–10' : '5–7';
 
-/** Loops need a loop: with the line's own cut off, one is made. Backing has none to cut. */
+/** Loops need a loop: whoever cuts the line's rear loop off wants a nail knot there. Backing has none to cut. */
 export const jointOf = (setup: JobSetup, part: JobPart): Joint =>
-	part.joint === 'loops' && setup.schools.weldedLoop === 'cut' ? 'own-loop' : part.joint;
+	part.joint === 'loops' && setup.schools.weldedLoop === 'cut' && !isUnder(part.role) ? 'nail' : part.joint;
+
+/** The place of a joint, as the chooser of knots has it. */
+export function placeBetween(under: Role, over: Role): KnotPlace {
+	if (isUnder(over)) return 'bed';
+	return isUnder(under) ? 'backing-line' : 'line-line';
+}
+const JOINT_OF: Partial<Record<KnotSlug, Joint>> = {
+	'loop-to-loop': 'loops',
+	'nail-knot': 'nail',
+	albright: 'albright',
+	'own-loop': 'own-loop',
+	'double-uni': 'double-uni'
+};
+/** What can join two strands: what the chooser of knots has for that place, in its order. */
+export const jointsBetween = (under: Role, over: Role): readonly Joint[] =>
+	CANDIDATES.filter(({ places }) => places.includes(placeBetween(under, over))).flatMap(
+		({ slug }) => JOINT_OF[slug] ?? []
+	);
 
 const tags = (way: Techniques['tag']): Sentence => [
 	way === 'trim'
@@ -48,55 +68,84 @@ const tags = (way: Techniques['tag']): Sentence => [
 		: 'Leave the tag ends 3–6 mm long: when you feel them in the guides, the end is near.'
 ];
 
-/** Passes of the loop's knot: strong backing holds with two, thin slips. */
-const loopPasses = (under: JobPart): number => ((under.strengthLb ?? 20) >= 30 ? 2 : 3);
+/** Passes of the loop's knot: thick polyester holds with two. Thin or slick braid slips, whatever it is sold to hold. */
+const loopPasses = (under: JobPart): number => (!under.cuts && (under.strengthLb ?? 20) >= 30 ? 2 : 3);
+
+/** What is there already, and how the strand that goes on lies. */
+export interface Standing {
+	/** The strand under the joint ends in a loop that held a line before. */
+	readonly loop?: boolean;
+	/** The line lies out straight, fixed at its front end. */
+	readonly laidOut?: boolean;
+}
 
 /** The knots of a loop to loop: one for the loop under it, where that is not there already. */
-const loopedTo = (under: JobPart, part: JobPart): readonly Drawn[] => [
-	...(isUnder(under.role)
+const loopedTo = (under: JobPart, part: JobPart, { loop }: Standing): readonly Drawn[] => [
+	...(isUnder(under.role) && !loop
 		? [{ slug: 'surgeons-loop', wraps: loopPasses(under), as: { backing: under.role } } as const]
 		: []),
 	looped(under.role, part.role)
 ];
 
 /** The loop in the strand under the joint: doubled in strong backing, tripled in thin. A line has its own. */
-function loopUnder(under: JobPart): Sentence {
+function loopUnder(under: JobPart, { loop }: Standing): Sentence {
+	if (loop)
+		return [
+			`Look at the loop that the ${ROLE_NAMES[under.role]} has. If it is smooth and its knot is sound, use it again. Tie a new one only if it is worn.`
+		];
 	if (!isUnder(under.role))
 		return [
 			'Use the loop at the front of the strand that is on. If it has none, make one with two nail knots side by side.'
 		];
 	return [
-		`Tie a loop of 8–10 in into the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line has to pass through it.`
+		`Tie a loop of 8–10 in into the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line has to pass through it.`,
+		...(under.cuts
+			? [
+					' Some make four passes in thin braid. Many double it first, since a single thin strand cuts into the line.'
+				]
+			: [])
 	];
 }
 
-const THROUGH: Sentence = [
-	"Pass the backing loop through the line's loop, then the whole coil of line through the backing loop, and draw up."
-];
+const through = (under: JobPart, { laidOut }: Standing): readonly Sentence[] => {
+	const loop = isUnder(under.role) ? 'backing loop' : `${ROLE_NAMES[under.role]}'s loop`;
+	return laidOut
+		? [
+				[`Pass the ${loop} through the line's loop.`],
+				[
+					`The line lies out, so it can't go through as a coil. Take its front end off the anchor, draw the whole line through the ${loop} without letting it turn, and fix the front end again.`
+				]
+			]
+		: [
+				[
+					`Pass the ${loop} through the line's loop, then the whole coil of line, its ties still on, through the ${loop}, and draw up.`
+				]
+			];
+};
 const SQUARE = {
 	right: ['The two loops lie square in each other, like a reef knot.'],
 	wrong: ['One loop has hitched round the other and makes a lump.'],
 	then: ['Push them apart, let the loop slide back over, and draw up again by pulling both sides at once.']
 } as const;
 
-const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => Tying> = {
-	loops: (_, part, under) => ({
-		knots: loopedTo(under, part),
-		instructions: [loopUnder(under), THROUGH],
+const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, standing: Standing) => Tying> = {
+	loops: (_, part, under, standing) => ({
+		knots: loopedTo(under, part, standing),
+		instructions: [loopUnder(under, standing), ...through(under, standing)],
 		...SQUARE,
 		cautions: ['blades'],
 		tools: [],
 		minutes: 6
 	}),
-	'own-loop': (_, part, under) => ({
-		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part)],
+	'own-loop': (_, part, under, standing) => ({
+		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part, standing)],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
 			],
 			['Seal the cut end with UV resin, so that no water gets into the core.'],
-			loopUnder(under),
-			THROUGH
+			loopUnder(under, standing),
+			...through(under, standing)
 		],
 		...SQUARE,
 		cautions: ['blades', 'adhesive'],
@@ -152,11 +201,40 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart) => 
 		cautions: ['blades'],
 		tools: [],
 		minutes: 8
+	}),
+	'double-uni': (setup, part, under) => ({
+		knots: [
+			{
+				slug: 'double-uni',
+				wraps: under.cuts || part.cuts ? 5 : 4,
+				as: { line: under.role, backing: part.role }
+			}
+		],
+		instructions: [
+			[
+				'Lay the two ends side by side, pointing opposite ways. Tie a uni of 4 turns with each round the other.'
+			],
+			...(under.cuts || part.cuts ? [['Take 5 or 6 turns with the slick braid.']] : []),
+			['Moisten, draw each knot tight, then pull both long ends until the two knots meet.'],
+			...(under.role === 'bed'
+				? [
+						[
+							"Keep the joint small, and let it lie in the middle of the spool's width, away from the flanges. Trim it close."
+						]
+					]
+				: [tags(setup.schools.tag)])
+		],
+		right: ["The two knots lie against each other, and a hard pull doesn't move them."],
+		wrong: ['There is a space between them, or one slips along the strand.'],
+		then: ['Cut it off and tie it again, with one more turn in the strand that slipped.'],
+		cautions: ['blades'],
+		tools: [],
+		minutes: 6
 	})
 };
 
-export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart): Tying =>
-	TYINGS[jointOf(setup, part)](setup, part, under);
+export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart, standing: Standing = {}): Tying =>
+	TYINGS[jointOf(setup, part)](setup, part, under, standing);
 
 const ROUND = (turns: number): string => (turns === 1 ? 'once' : turns === 2 ? 'twice' : 'three times');
 const HOLDS = {
@@ -165,7 +243,25 @@ const HOLDS = {
 	then: ['Untie it, take one more turn or put tape under it, moisten, and pull it tight again.']
 } as const;
 
-const ARBOR_TYINGS: Record<Techniques['arborKnot'], (turns: number) => readonly Sentence[]> = {
+/**
+ * Least perimeter of a loop that passes over a spool's rim while it lies round the arbor, mm: two tangents from the rim's far edge to
+ * the arbor and the arc between them, 4√(R² − r²) + r(2π − 4 arccos(r/R)). Plane geometry.
+ */
+export function loopOverSpoolMm({
+	rimRadiusMm: R,
+	arborRadiusMm: r
+}: NonNullable<JobSetup['spool']>): number {
+	return 4 * Math.sqrt(R * R - r * r) + r * (2 * Math.PI - 4 * Math.acos(r / R));
+}
+
+/** A loop over the whole spool is for open cages: in a closed one the usual knot takes its place. */
+export const arborKnotOf = ({ cage, schools }: JobSetup): Techniques['arborKnot'] =>
+	cage === 'closed' && schools.arborKnot === 'spool-loop' ? USUAL_TECHNIQUES.arborKnot : schools.arborKnot;
+
+const ARBOR_TYINGS: Record<
+	Techniques['arborKnot'],
+	(turns: number, spool?: JobSetup['spool']) => readonly Sentence[]
+> = {
 	overhand: (turns) => [
 		[
 			`Round the arbor ${ROUND(turns)}. An overhand knot round the standing part, and a stopper overhand in the tag.`
@@ -182,10 +278,17 @@ const ARBOR_TYINGS: Record<Techniques['arborKnot'], (turns: number) => readonly 
 		],
 		['Draw the wraps together, then slide the knot down to the arbor.']
 	],
-	'spool-loop': (turns) => [
-		["Tie a surgeon's loop wide enough to go over the whole spool."],
+	'spool-loop': (turns, spool) => [
+		[
+			"Tie a surgeon's loop wide enough to go over the whole spool",
+			...(spool ? [': it has to measure at least ', { smallMm: loopOverSpoolMm(spool) }, ' all round'] : []),
+			'.'
+		],
 		[
 			`Pass it over the spool${turns > 1 ? `, ${ROUND(turns)}, a twist each time,` : ''} so that the standing part leads from the loop's end toward the reel seat. Then it can't spin.`
+		],
+		[
+			'What is slack when it lies on the arbor is drawn up through its knot: hitch the loop on itself and pull.'
 		]
 	]
 };
@@ -201,7 +304,8 @@ const ARBOR_DRAWN: Record<Techniques['arborKnot'], (turns: number) => Drawn> = {
 export function arborTying(setup: JobSetup): Tying {
 	const [first] = setup.parts;
 	const slips = first?.cuts ?? false;
-	const { arborKnot, grip } = setup.schools;
+	const { grip } = setup.schools;
+	const arborKnot = arborKnotOf(setup);
 	const under: Sentence[] = !slips
 		? []
 		: grip === 'tape'
@@ -209,7 +313,7 @@ export function arborTying(setup: JobSetup): Tying {
 			: grip === 'mono'
 				? [
 						[
-							'This backing slips on a bare arbor. Wind on 5–8 ft of mono first, and join the backing to that.'
+							"This backing slips on a bare arbor. Wind on 5–8 ft of mono first. Join the backing to it with a double uni or an Albright, kept small and in the middle of the spool's width."
 						]
 					]
 				: [['This backing slips on a bare arbor. Take all three turns, and pull hard before you go on.']];
@@ -217,7 +321,7 @@ export function arborTying(setup: JobSetup): Tying {
 		knots: [ARBOR_DRAWN[arborKnot](setup.arborTurns)],
 		instructions: [
 			...under,
-			...ARBOR_TYINGS[arborKnot](setup.arborTurns),
+			...ARBOR_TYINGS[arborKnot](setup.arborTurns, setup.spool),
 			['Moisten it, rock it to and fro until it is tight, and trim to a millimetre or two.']
 		],
 		...HOLDS,

@@ -29,7 +29,7 @@ export function toolsOf(setup: JobSetup): Tool[] {
 	const keys: ToolKey[] = [MOUNTED[schools.mount], 'axle', 'rule', 'nippers'];
 	if (parts.length > 0) keys.push(...arborTying(setup).tools);
 	parts.slice(1).forEach((part, i) => keys.push(...tyingOf(setup, part, parts[i]!).tools));
-	if (schools.weldedLoop === 'cut') keys.push('nail-tool');
+	if (schools.frontLoop === 'cut') keys.push('nail-tool');
 	if (parts.some(({ cuts }) => cuts)) keys.push('glove');
 	if (schools.tension === 'helper') keys.push('helper');
 	if (schools.tension === 'drag') keys.push('second-reel');

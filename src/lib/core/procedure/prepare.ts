@@ -43,8 +43,10 @@ export const handStep = ({ hand }: JobSetup): Step =>
 				'Most reels come set for left-hand wind. Turn yours round now if you need to. If you do it later, all the backing has to come off again.'
 			]
 		],
-		right: ['It runs freely when you wind in, and the drag holds when line goes out.'],
-		wrong: ['The drag holds when you wind in, or the spool runs freely both ways.'],
+		right: [
+			'It runs freely when you wind in, and the drag holds when line goes out. A reel that only clicks does so both ways: feel for the harder pull when line goes out.'
+		],
+		wrong: ['The harder pull is there when you wind in, or there is none either way.'],
 		then: [
 			"It is set for the other hand. Turn the pawl, clutch or bearing round as the reel's leaflet says, and check both ways again."
 		],
@@ -52,13 +54,20 @@ export const handStep = ({ hand }: JobSetup): Step =>
 		seconds: PREPARING_SECONDS.hand
 	});
 
-export const cageStep = ({ cage }: JobSetup): Step =>
+export const cageStep = ({ cage, schools }: JobSetup): Step =>
 	cage === 'closed'
 		? step('cage', {
 				title: 'Thread the closed cage first',
 				instructions: [
+					...(schools.mount === 'butt'
+						? [
+								[
+									"Lead the end through the rod's first guide, from the tip's side, so that it always comes from the same direction."
+								]
+							]
+						: []),
 					[
-						"Pass the end in through the frame's opening, under the line guard, before you take it round the arbor."
+						`${schools.mount === 'butt' ? 'Then pass it' : 'Pass the end'} in through the frame's opening, under the line guard, before you take it round the arbor.`
 					],
 					[
 						'If you tie it on outside the frame, the spool pinches it when you push the spool home, and you have to start again.'
@@ -73,8 +82,15 @@ export const cageStep = ({ cage }: JobSetup): Step =>
 		: step('cage', {
 				title: 'Open cage: spool out on the table',
 				instructions: [
-					['Take the spool out; the end can be tied to it on the table and the spool dropped back in.'],
-					['Lead the backing under the line guard or pillar when you put the spool back.']
+					...(schools.mount === 'butt'
+						? [
+								[
+									"Lead the end through the rod's first guide, so that it always comes from the same direction."
+								]
+							]
+						: []),
+					['Take the spool out. You tie the end to it on the table and drop the spool back in.'],
+					['When you put the spool back, lead the strand under the line guard or pillar.']
 				],
 				right: ['Nothing is caught between spool and frame.'],
 				wrong: ['The spool does not click home, or the strand runs over a pillar.'],
@@ -85,10 +101,7 @@ export const cageStep = ({ cage }: JobSetup): Step =>
 
 const MOUNTING: Record<JobSetup['schools']['mount'], readonly Sentence[]> = {
 	butt: [
-		[
-			'Put the reel on the rod butt alone, with its foot in the hood, and lock the rings one after the other.'
-		],
-		['Lead the strand through the first stripping guide, so that it always comes from the same direction.']
+		['Put the reel on the rod butt alone, with its foot in the hood, and lock the rings one after the other.']
 	],
 	winder: [['Seat the reel on the winder, handle clear of everything, and lock it.']],
 	drill: [

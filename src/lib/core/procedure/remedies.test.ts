@@ -19,9 +19,9 @@ describe('something is wrong', () => {
 			off: ['backing', 'line'],
 			reopens: [
 				'hand',
-				'cage',
 				'mount',
 				'supply',
+				'cage',
 				'arbor',
 				'wind:backing',
 				'end:line',
@@ -44,7 +44,7 @@ describe('something is wrong', () => {
 			back: 'cage',
 			off: ['backing']
 		});
-		expect(remedy({ cage: 'closed' }, 'mount', 'caught')).toMatchObject({ back: 'cage', off: [] });
+		expect(remedy({ cage: 'closed' }, 'arbor', 'caught')).toMatchObject({ back: 'cage', off: [] });
 	});
 	it('a loop too small is tied again; nothing wound comes off', () => {
 		expect(remedy({}, 'join:line', 'loop-small')).toMatchObject({

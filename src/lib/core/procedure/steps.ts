@@ -6,13 +6,21 @@ import { partSteps } from './winding';
 
 /** The ordered steps of the job for this very set-up. Content is common practice. */
 export function jobSteps(setup: JobSetup): Step[] {
+	const [first, ...others] = setup.parts.map((part, i) => partSteps(setup, part, setup.parts[i - 1]));
+	// Tied on the table, the spool goes back and the reel is mounted then. On a rod butt the end comes through the rod's guide
+	// first, and into a closed cage it comes through the opening of a frame that stands still.
+	const onTheTable = setup.cage === 'open' && setup.schools.mount !== 'butt';
+	const tied = (first ?? []).findIndex(({ kind }) => kind === 'arbor') + 1;
 	return [
 		toolsStep(),
 		handStep(setup),
-		cageStep(setup),
-		mountStep(setup),
+		...(onTheTable ? [] : [mountStep(setup)]),
 		supplyStep(setup),
-		...setup.parts.flatMap((part, i) => partSteps(setup, part, setup.parts[i - 1])),
+		cageStep(setup),
+		...(first ?? []).slice(0, tied),
+		...(onTheTable ? [mountStep(setup)] : []),
+		...(first ?? []).slice(tied),
+		...others.flat(),
 		gapStep(setup),
 		leaderStep(setup),
 		lastLookStep(setup),

@@ -30,9 +30,9 @@ describe('a swap, step by step (common practice)', () => {
 			'off:line',
 			'tie:line',
 			'tug',
-			'hub:line',
 			'end:line',
 			'join:line',
+			'hub:line',
 			'wind:line',
 			'gap',
 			'leader',
@@ -41,10 +41,11 @@ describe('a swap, step by step (common practice)', () => {
 		]);
 	});
 	it('says what the trade says: drag slack, the storage spool turning, rear end last, ties in two to four places', () => {
-		const [, takeOff, tie, , hub] = swapSteps(jobFor(), plan);
+		const [, takeOff, tie, , end, , hub] = swapSteps(jobFor(), plan);
 		expect(text(takeOff!)).toMatch(/drag all the way.*storage spool.*turns.*rear end comes last/);
 		expect(text(tie!)).toMatch(/two to four places/);
-		expect(text(hub!)).toMatch(/winter box.*over the hub.*ties off/);
+		expect(text(end!)).toContain('winter box');
+		expect(text(hub!)).toMatch(/joined now.*over the hub.*only then take the ties off/);
 		expect(takeOff!.figure!.value).toEqual({ longMm: 27_000 });
 	});
 	it('a tip alone does not bare the backing; from another reel there is no coil', () => {
@@ -54,7 +55,32 @@ describe('a swap, step by step (common practice)', () => {
 			over: 'head'
 		});
 		expect(ids(steps)).not.toContain('tug');
-		expect(text(steps.find(({ kind }) => kind === 'hub')!)).toMatch(/Tarn reel.*second butt/);
+		expect(text(steps.find(({ kind }) => kind === 'hub')!)).toMatch(
+			/Tarn reel.*storage spool, front end first/
+		);
+	});
+	it('the loop in the backing that held a line before is used again; after a knot a new one is tied', () => {
+		const join = (joint: 'loops' | 'nail'): Step =>
+			swapSteps(jobFor(), { ...plan, off: [{ ...off('line'), joint }] }).find(
+				({ id }) => id === 'join:line'
+			)!;
+		expect(text(join('loops'))).toContain('use it again');
+		expect(join('loops').knots!.map(({ slug }) => slug)).toEqual(['loop-to-loop']);
+		expect(text(join('nail'))).toContain('Tie a loop of 8–10 in');
+		expect(join('nail').knots!.map(({ slug }) => slug)).toEqual(['surgeons-loop', 'loop-to-loop']);
+	});
+	it('from reel to reel it takes a storage spool for each line that comes off', () => {
+		const swap: SwapPlan = { ...plan, on: [{ part: 'line', from: 'reel', where: 'Tarn reel' }] };
+		const storage = (p: SwapPlan) => swapTools(jobFor(), p).find(({ key }) => key === 'storage')!.name;
+		expect(storage(swap)).toEqual(['2 storage spools, one for each line that comes off']);
+		expect(storage(plan)).toEqual(['Storage spool, on an axle']);
+		expect(ids(swapSteps(jobFor(), swap)).slice(4, 8)).toEqual([
+			'hub:line',
+			'end:line',
+			'join:line',
+			'wind:line'
+		]);
+		expect(swapTools(jobFor(), swap).map(({ key }) => key)).not.toContain('hub');
 	});
 	it('with nothing to go on it ends when what came off is put away', () => {
 		expect(ids(swapSteps(jobFor(), { ...plan, on: [] }))).toEqual(['tools', 'off:line', 'tie:line', 'tug']);
@@ -107,6 +133,9 @@ describe('stretching a line and walking it, step by step (common practice)', () 
 			'loop-test'
 		]);
 		expect(text(steps(40_000)[5]!)).toMatch(/tighten the drag/);
+		// It lies out, fixed at its front: there is no coil to pass, and the loop is there.
+		expect(text(steps(40_000)[5]!)).toMatch(/use it again.*draw the whole line through/);
+		expect(text(steps(40_000)[5]!)).not.toContain('whole coil');
 		expect(text(steps(40_000)[6]!)).toMatch(/stretched between you and the anchor/);
 	});
 	it('in parts where the lane is shorter, and the end is free only in the last', () => {

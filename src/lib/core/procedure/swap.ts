@@ -1,6 +1,6 @@
 import { ROLE_NAMES, type Role } from '../fit/stack';
 import { gapStep, labelStep, lastLookStep, leaderStep } from './finish';
-import { isUnder, type JobPart, type JobSetup } from './job';
+import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import { tyingOf } from './joints';
 import { laidOutStep } from './prepare';
 import { step, type Step } from './step';
@@ -15,6 +15,8 @@ export interface OffPart {
 	readonly label: string;
 	readonly lengthMm: number;
 	readonly turns: number;
+	/** How its rear end is joined to the strand under it. */
+	readonly joint?: Joint;
 }
 
 /** Where a part comes from that goes on. */
@@ -37,6 +39,14 @@ export interface SwapPlan {
 
 const SECONDS = { leaderOff: 60, off: 60, tie: 180, tug: 120, hub: 120 } as const;
 
+const hasLoop = (joint: Joint | undefined): 'loop' | 'knot' | 'unknown' =>
+	joint === undefined ? 'unknown' : joint === 'loops' || joint === 'own-loop' ? 'loop' : 'knot';
+const PARTED = {
+	loop: 'Push the two loops together until they open, and part them. Both loops stay: they are used again.',
+	knot: 'Cut the knot off, close to it.',
+	unknown: 'Push loops together until they open, and part them. Cut a knot.'
+} as const;
+
 function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 	return step(
 		'off',
@@ -50,9 +60,7 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 				[
 					'Put a storage spool on an axle, or hold it so that it turns. Wind the line on to it, front end first. Both the reel and the storage spool turn.'
 				],
-				[
-					'The rear end comes last and ends up outermost. Push the loops together until they open, and part them. Cut a nail knot.'
-				]
+				[`The rear end comes last and ends up outermost. ${PARTED[hasLoop(part.joint)]}`]
 			],
 			right: ['The line lies flat on the storage spool without curling, with its rear end outermost.'],
 			wrong: ['The line came off over the side of something that stood still, or it springs up in loops.'],
@@ -109,25 +117,36 @@ function hubStep({ from, where }: OnSource, part: JobPart): Step {
 	return step(
 		'hub',
 		{
-			title: reel ? `Set ${where} so that it gives line` : `Put the ${name}'s coil on a hub that turns`,
+			title: reel ? `Take the ${name} off ${where}` : `Put the ${name}'s coil on a hub that turns`,
 			instructions: reel
 				? [
 						[
-							`${part.label} comes straight from ${where}. Put that reel on a second butt or in a clamp, with its drag loose.`
+							`${part.label} comes from ${where}. Put that reel on a second butt or in a clamp, with its drag loose, and take its leader off.`
 						],
 						[
-							'Take its leader off, and wind it on to a storage spool first, because its rear end has to come first here.'
+							'Wind the line on to a storage spool, front end first, with both turning. Its rear end comes last, ends up outermost, and goes on first here.'
 						]
 					]
 				: [
-						[`${part.label}${where === '' ? '' : `: ${where}`}.`],
 						[
-							'Put the coil over the hub, then take the ties off one after the other, from the inside. The hub turns on an axle.'
+							'It is joined now. Put the coil over the hub, which turns on an axle, and only then take the ties off, one after the other, from the inside.'
 						]
 					],
-			right: ['Pull off a yard: the hub turns, and the line hangs without curling.'],
-			wrong: ['Coils slip over the side, or the whole coil lifts off the hub.'],
-			then: ['Put the ties back on, find a hub that fits better, and try again.'],
+			right: [
+				reel
+					? 'All of it is on the storage spool, its rear end outermost.'
+					: 'Pull off a yard: the hub turns, and the line hangs without curling.'
+			],
+			wrong: [
+				reel
+					? 'It came off over the side of something that stood still.'
+					: 'Coils slip over the side, or the whole coil lifts off the hub.'
+			],
+			then: [
+				reel
+					? 'Let it run off again, lay it out straight, and wind it on with both turning.'
+					: 'Put the ties back on, find a hub that fits better, and try again.'
+			],
 			cautions: [],
 			seconds: SECONDS.hub
 		},
@@ -149,7 +168,19 @@ export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
 	const on = plan.on.flatMap((source) => {
 		const at = setup.parts.findIndex(({ id }) => id === source.part);
 		const part = setup.parts[at];
-		return part ? [hubStep(source, part), ...partSteps(setup, part, setup.parts[at - 1])] : [];
+		if (!part) return [];
+		const hub = hubStep(source, part);
+		// A coil is joined while it is tied, so that it passes through the loop; what is on a reel has to come off it first.
+		const first = source === plan.on[0];
+		const standing = { loop: first && hasLoop(plan.off.at(-1)?.joint) === 'loop' };
+		return source.from === 'reel'
+			? [hub, ...partSteps(setup, part, setup.parts[at - 1], { ...standing, from: 'reel' })]
+			: partSteps(setup, part, setup.parts[at - 1], {
+					...standing,
+					from: 'coil',
+					where: source.where,
+					ready: [hub]
+				});
 	});
 	return [
 		laidOutStep(),
@@ -159,15 +190,24 @@ export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
 	];
 }
 
+/** So many storage spools. */
+const severalOf = (one: Tool, count: number): Tool => ({
+	...one,
+	name: [`${count} storage spools, one for each line that comes off`]
+});
+
 /** What a swap takes. */
 export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] {
 	const parts = on.flatMap(({ part, where }) => {
 		const at = setup.parts.findIndex(({ id }) => id === part);
 		return at < 0 ? [] : [{ part: setup.parts[at]!, under: setup.parts[at - 1], where }];
 	});
+	/** One for each strand that comes off, of this reel or of another. */
+	const storages = off.length + on.filter(({ from }) => from === 'reel').length;
 	const keys = [
-		...(off.length > 0 ? (['storage', 'ties', 'label'] as const) : []),
-		...(parts.length > 0 ? (['hub'] as const) : []),
+		...(storages > 0 ? (['storage'] as const) : []),
+		...(off.length > 0 ? (['ties', 'label'] as const) : []),
+		...(on.some(({ from }) => from !== 'reel') ? (['hub'] as const) : []),
 		'axle' as const,
 		...parts.flatMap(({ part, under }) => (under ? tyingOf(setup, part, under).tools : [])),
 		...(over === 'backing' || parts.some(({ part }) => isUnder(part.role)) ? (['glove'] as const) : []),
@@ -181,6 +221,8 @@ export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] 
 			name: [`${part.label}, `, { longMm: part.lengthMm }],
 			purpose: where === '' ? 'its ties still on' : where
 		})),
-		...[...new Set(keys)].map(tool)
+		...[...new Set(keys)]
+			.map(tool)
+			.map((one) => (one.key === 'storage' && storages > 1 ? severalOf(one, storages) : one))
 	];
 }

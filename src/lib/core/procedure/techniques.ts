@@ -67,17 +67,31 @@ export const TECHNIQUES = {
 			overhand: { label: 'Overhand and stopper', buys: 'Two plain knots that anyone remembers.' },
 			doubled: { label: 'The same, doubled', buys: 'Bites harder in thin or slippery backing.' },
 			uni: { label: 'Uni type', buys: 'Slides down tight and holds well; 4–5 turns to tie.' },
-			'spool-loop': { label: 'Loop over the spool', buys: 'Tied away from the spool; comes off again whole.' }
+			'spool-loop': {
+				label: 'Loop over the spool',
+				buys: 'Tied away from the spool; comes off again whole. Open cages only.'
+			}
 		}
 	},
 	weldedLoop: {
-		title: "The line's own loops",
+		title: "The line's rear loop",
 		usual: 'keep',
 		ways: {
-			keep: { label: 'Keep them', buys: 'Lines and leaders change in minutes, no tools.' },
+			keep: { label: 'Keep it', buys: 'Lines change in minutes, no tools.' },
 			cut: {
-				label: 'Cut them off',
+				label: 'Cut it off',
 				buys: 'A nail knot runs through the guides more cleanly; no quick change.'
+			}
+		}
+	},
+	frontLoop: {
+		title: "The line's front loop",
+		usual: 'keep',
+		ways: {
+			keep: { label: 'Keep it', buys: 'Leaders change in a minute, no tools.' },
+			cut: {
+				label: 'Cut it off',
+				buys: 'A nail knot joins the leader more smoothly; each change costs a little line.'
 			}
 		}
 	},

@@ -22,7 +22,7 @@ export const STACKS = {
 	'thin braid': [part('backing', 'backing', { cuts: true, strengthLb: 30 }), part('line', 'line')],
 	'bed under braid': [
 		part('bed', 'bed'),
-		part('backing', 'backing', { cuts: true, joint: 'nail' }),
+		part('backing', 'backing', { cuts: true, joint: 'double-uni' }),
 		part('line', 'line')
 	],
 	spey: [

@@ -133,7 +133,7 @@ const walkStep = (pass: number, passes: number): Step =>
 	);
 
 function rejoinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
-	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under);
+	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, { loop: true, laidOut: true });
 	return step('rejoin', {
 		title: `Join it to the ${ROLE_NAMES[under.role]} again`,
 		...tying,

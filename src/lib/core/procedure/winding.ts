@@ -1,9 +1,12 @@
 import { ROLE_NAMES } from '../fit/stack';
-import { arborTying, jointOf, tyingOf } from './joints';
-import { HAS_ENDS, JOINTS, type JobPart, type JobSetup } from './job';
-import type { Caution } from './phrase';
+import { arborTying, jointOf, tyingOf, type Standing } from './joints';
+import { HAS_ENDS, isUnder, JOINTS, type JobPart, type JobSetup } from './job';
+import type { Caution, Sentence } from './phrase';
 import { step, type Step } from './step';
 import { PREPARING_SECONDS, windingSeconds } from './times';
+
+/** What a strand comes from: its maker's spool, a coil that was put on a hub, or a storage spool it was wound on from a reel. */
+type From = 'new' | 'coil' | 'reel';
 
 function arborStep(setup: JobSetup): Step {
 	const { tools: _tools, minutes, ...tying } = arborTying(setup);
@@ -14,25 +17,39 @@ function arborStep(setup: JobSetup): Step {
 	});
 }
 
-function endStep(part: JobPart): Step {
-	const head = part.role !== 'line';
+/** Where the rear end is, by what the strand is and where it comes from. */
+function rearEnd(part: JobPart, from: From): Sentence {
+	if (from === 'reel')
+		return ['It came off the other reel front end first, so the end that is outermost now is its rear.'];
+	if (part.alike)
+		return ['Its two ends are the same, so either may go to the reel. Take the one that comes free.'];
+	if (part.role !== 'line')
+		return ['The rear end has a tag or a coloured marker. That end goes to the reel.'];
+	return [
+		'Read the tag: you join the end that says "this end to reel". A weight-forward line without a tag is thin and level for most of its length from the rear.'
+	];
+}
+
+function endStep(part: JobPart, from: From, where: string): Step {
 	return step(
 		'end',
 		{
 			title: `Find the ${ROLE_NAMES[part.role]}'s rear end`,
 			instructions: [
-				[`${part.label}.`],
-				[
-					head
-						? 'The rear end has a tag or a coloured marker. That end goes to the reel.'
-						: 'Read the tag: you join the end that says "this end to reel". A weight-forward line without a tag is thin and level for most of its length from the rear.'
-				],
+				[`${part.label}${where === '' ? '' : `: ${where}`}.`],
+				rearEnd(part, from),
 				...(part.role === 'head'
 					? [['A head comes loose and tangles easily. Open its coil over your knee, one turn at a time.']]
 					: [])
 			],
-			right: ['You hold the rear end, and the other end stays tied into the coil.'],
-			wrong: ['You hold the thick end, or both ends are loose.'],
+			right: [
+				from === 'reel'
+					? 'You hold the rear end, and the rest stays on the storage spool.'
+					: part.alike
+						? 'You hold one end, and the other stays tied into the coil.'
+						: 'You hold the rear end, and the other end stays tied into the coil.'
+			],
+			wrong: [part.alike ? 'Both ends are loose.' : 'You hold the thick end, or both ends are loose.'],
 			then: [
 				'Follow the line round to the other end before you tie. A line that is wound on backward casts like string.'
 			],
@@ -43,8 +60,8 @@ function endStep(part: JobPart): Step {
 	);
 }
 
-function joinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
-	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under);
+function joinStep(setup: JobSetup, part: JobPart, under: JobPart, standing: Standing): Step {
+	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, standing);
 	return step(
 		'join',
 		{
@@ -106,13 +123,25 @@ function windToStop(setup: JobSetup, part: JobPart): Step {
 }
 
 /** A part of a known length: it goes on whole. */
-function windWhole(setup: JobSetup, part: JobPart): Step {
+/** The line is joined with its ties on; they come off when it can turn. */
+const SET_UP: Record<From, readonly Sentence[]> = {
+	new: [
+		[
+			"Now put the line's own spool, or its coil on a hub, on something that turns, and take the ties off last. On a spool of two halves you can fold the ties over the rims instead: the halves stay together, and the line comes free."
+		]
+	],
+	coil: [],
+	reel: [['Put the storage spool on an axle, so that it turns as the line leaves it.']]
+};
+
+function windWhole(setup: JobSetup, part: JobPart, from: From): Step {
 	const bed = part.role === 'bed';
 	return step(
 		'wind',
 		{
 			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
+				...(isUnder(part.role) ? [] : SET_UP[from]),
 				bed
 					? [
 							'Wind on all of it, level from flange to flange. What you wind over it can only be as even as this.'
@@ -142,12 +171,27 @@ function windWhole(setup: JobSetup, part: JobPart): Step {
 	);
 }
 
+/** How a strand comes to be wound on. */
+interface Coming {
+	readonly from?: From;
+	/** What is written on its coil, or the reel it came off. */
+	readonly where?: string;
+	/** What comes between, once it is joined. */
+	readonly ready?: readonly Step[];
+}
+
 /** The steps of one strand: find it, join it to the strand under it, wind it. */
-export function partSteps(setup: JobSetup, part: JobPart, under: JobPart | undefined): Step[] {
-	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part);
+export function partSteps(
+	setup: JobSetup,
+	part: JobPart,
+	under: JobPart | undefined,
+	{ from = 'new', where = '', ready = [], ...standing }: Standing & Coming = {}
+): Step[] {
+	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part, from);
 	return [
-		...(HAS_ENDS.includes(part.role) ? [endStep(part)] : []),
-		under ? joinStep(setup, part, under) : arborStep(setup),
+		...(HAS_ENDS.includes(part.role) ? [endStep(part, from, from === 'reel' ? '' : where)] : []),
+		under ? joinStep(setup, part, under, standing) : arborStep(setup),
+		...ready,
 		wind
 	];
 }

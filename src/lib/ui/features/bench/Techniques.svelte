@@ -3,12 +3,12 @@
 		gapOfTechnique,
 		JOINT_BUYS,
 		JOINTS,
+		jointsBetween,
 		ROLE_NAMES,
 		TECHNIQUE_KEYS,
 		TECHNIQUES,
 		type ChosenTechniques,
 		type JobSetup,
-		type Joint,
 		type TechniqueKey,
 		type Techniques
 	} from '$lib/core';
@@ -54,9 +54,11 @@
 				: Object.entries(TECHNIQUES.gap.ways).find(
 						([, { gapMm }]) => Math.abs(gapMm - job.plan.gapMm) < 0.05
 					)?.[0];
+	/** A loop passed over the whole spool is for open cages. */
 	const waysOf = (key: TechniqueKey) =>
-		Object.entries(TECHNIQUES[key].ways) as [Techniques[typeof key], { label: string; buys: string }][];
-	const joints = Object.entries(JOINTS).map(([value, label]) => ({ value: value as Joint, label }));
+		(
+			Object.entries(TECHNIQUES[key].ways) as [Techniques[typeof key], { label: string; buys: string }][]
+		).filter(([way]) => job.cage === 'open' || way !== 'spool-loop');
 	const TURNS = [1, 2, 3].map((n) => ({ value: String(n), label: String(n) }));
 </script>
 
@@ -101,7 +103,8 @@
 			<legend class="figure text-[16px] font-semibold"
 				>Joint of {ROLE_NAMES[job.parts[i]!.role]} and {ROLE_NAMES[part.role]}</legend
 			>
-			{#each joints as { value, label } (value)}
+			{#each new Set([...jointsBetween(job.parts[i]!.role, part.role), part.joint]) as value (value)}
+				{@const label = JOINTS[value]}
 				<label class="flex cursor-pointer items-baseline gap-2.5 py-1.5">
 					<input
 						type="radio"

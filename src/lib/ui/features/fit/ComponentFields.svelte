@@ -100,7 +100,7 @@
 		{#if index > 0}
 			<Select
 				label={`Joint to the ${ROLE_NAMES[fit.form.fill.stack[index - 1]!.role]}`}
-				options={jointOptions}
+				options={jointOptions(fit.form.fill.stack[index - 1]!.role, component.role, component.joint)}
 				value={component.joint}
 				onchange={(joint) => edit((component) => (component.joint = joint))}
 			/>

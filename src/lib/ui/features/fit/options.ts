@@ -2,6 +2,7 @@ import {
 	BACKING_MATERIALS,
 	DENSITIES,
 	JOINTS,
+	jointsBetween,
 	ROLES,
 	TAPERS,
 	WINDING_HANDS,
@@ -27,10 +28,12 @@ export const densityOptions = entries<Density, { label: string }>(DENSITIES).map
 	label: capital(label)
 }));
 export const numberOptions = Array.from({ length: 15 }, (_, i) => ({ value: i + 1, label: `#${i + 1}` }));
-export const jointOptions = entries<Joint, string>(JOINTS).map(([value, label]) => ({
-	value,
-	label: capital(label)
-}));
+/** What can join two strands; what is chosen already is among them. */
+export const jointOptions = (under: Role, over: Role, chosen: Joint): { value: Joint; label: string }[] =>
+	[...new Set([...jointsBetween(under, over), chosen])].map((value) => ({
+		value,
+		label: capital(JOINTS[value])
+	}));
 export const roleOptions = ROLES.filter((role) => role !== 'leader').map((value) => ({
 	value,
 	label: roleName(value)
