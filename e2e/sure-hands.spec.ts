@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, fitOf, open, test, toBench } from './server';
+import { measured, more } from './fit-page';
+import { answer, expect, fitOf, open, test, toBench } from './server';
 
 const title = (page: Page) => page.locator('#step-title');
 const turns = (page: Page) => page.locator('[data-turns]');
@@ -179,4 +180,30 @@ test('an empty rack has three ways in, each asking what it says', async ({ page,
 	}
 	await page.goto(`${server.url}/bench`);
 	await expect(page.getByRole('heading', { name: 'Nothing is waiting at the bench' })).toBeVisible();
+});
+
+test('a switch reel: its head by grains or by a two-handed class, never by the single-hand one', async ({
+	page
+}) => {
+	await measured(page, ['95 mm', '45 mm', '28 mm']);
+	await page.getByLabel('Begin with a stack').selectOption('Switch');
+	await more(page, 'head');
+	const editor = page.getByRole('region', { name: 'Stack' });
+	await expect(editor.getByLabel('Known', { exact: true }).locator('option')).toHaveText([
+		'By weight',
+		'By table',
+		'By diameter'
+	]);
+	const yards = await answer(page, 'length');
+	await editor.getByLabel('Two-handed class').selectOption('#8 short belly, 530 gr');
+	await expect(editor.getByLabel('Weight')).toHaveValue('530 gr');
+	await expect.poll(() => answer(page, 'length')).toBeLessThan(yards);
+	await expect(page.locator('[data-answer="judgement"]')).toContainText('heads on a running line');
+	await editor.getByLabel('Weight').fill('');
+	await more(page, 'head');
+	// Closed, it still says why the answers wait.
+	await expect(page.locator('[data-reason]')).toBeVisible();
+	await more(page, 'running line');
+	await editor.getByLabel('About as thick as').selectOption('30 lb mono, 0.55 mm');
+	await expect(editor.getByLabel('Ø', { exact: true })).toHaveValue('0.55 mm');
 });

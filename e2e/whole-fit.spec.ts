@@ -143,14 +143,13 @@ test('a swap of heads, the colours of a running line, and the colour of a joint'
 	await page.getByRole('button', { name: 'Another head' }).click();
 	const swap = page.locator('[data-swap]');
 	await swap.getByLabel('Head, called').fill('winter head');
-	await swap.getByLabel('Row 1, start diameter').fill('2.4 mm');
-	await swap.getByLabel('Row 1, end diameter').fill('2.4 mm');
+	await swap.getByLabel('Weight').fill('560 gr');
 	await expect
 		.poll(async () => Number((await swap.locator('[data-swap-gap]').textContent())!.match(/-?\d+\.\d/)?.[0]))
 		.toBeLessThan(4);
 	await page.getByLabel('Colours out').fill('4');
-	// 9 ft of leader, 28 ft of head, four colours of 10 ft.
-	await expect(page.locator('[data-cast]')).toContainText('77 ft');
+	// 9 ft of leader, 24 ft of head, four colours of 10 ft.
+	await expect(page.locator('[data-cast]')).toContainText('73 ft');
 	await swap.getByRole('button', { name: 'Remove swap 1' }).click();
 	await expect(swap).toHaveCount(0);
 	await page.getByRole('button', { name: 'Another running line' }).click();

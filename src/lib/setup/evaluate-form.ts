@@ -37,6 +37,8 @@ export interface Workout extends Evaluation {
 	readonly parts: readonly Part[];
 	/** What the line is, or comes to: what is usual under it goes by that. */
 	readonly line: LineClass;
+	/** Heads over a running line: what is usual under them goes by that, and no class names them. */
+	readonly headed: boolean;
 	readonly material?: BackingMaterial;
 	/** Where the backing's length was given: how much of it would be right. */
 	readonly given?: RightLength;
@@ -46,6 +48,8 @@ export interface Workout extends Evaluation {
 
 /** What to call a line that nobody has described: something has to stand under "usual". */
 const ORDINARY: LineClass = { taper: 'WF', number: 5, density: 'F' };
+/** Under heads on a running line some 150 yd are usual, as under the heavy lines. Common practice. */
+const TWO_HANDED_LINE: LineClass = { taper: 'WF', number: 10, density: 'F' };
 
 /** Fields of the form by the measure of the core that they give. */
 const FIELD_OF: Record<string, Path> = {
@@ -143,7 +147,9 @@ export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere)
 	const evaluated = evaluate(description);
 	if (!evaluated.ok) return { ok: false, issues: atFields(evaluated.issues, description.spool.kind) };
 	const { problem, fit, estimate, stopIndex } = evaluated.value;
-	const line = parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? ORDINARY;
+	const headed = parts.some(({ role }) => role === 'head' || role === 'running-line');
+	const line =
+		parts.findLast((part) => part.line && part.role !== 'tip')?.line ?? (headed ? TWO_HANDED_LINE : ORDINARY);
 	const swaps = swapsOf(form.fill, evaluated.value, units, reader);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const material = parts[stopIndex]?.material;
@@ -153,6 +159,7 @@ export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere)
 		verdict: judge(problem, fit, estimate, line),
 		parts,
 		line,
+		headed,
 		...(material && { material }),
 		...(given && { given }),
 		swaps,

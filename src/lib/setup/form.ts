@@ -62,6 +62,8 @@ export const Made = z.discriminatedUnion('way', [
 	z.strictObject({ way: z.literal('material'), material: Material, diameter: Typed }),
 	z.strictObject({ way: z.literal('class'), class: LineClassForm }),
 	z.strictObject({ way: z.literal('weighed'), class: LineClassForm, mass: Typed }),
+	/** A head or a tip by what it weighs, and its length: its bulk follows, however it tapers. */
+	z.strictObject({ way: z.literal('grains'), density: z.enum(keys(DENSITIES)), mass: Typed }),
 	z.strictObject({
 		way: z.literal('table'),
 		density: z.enum(keys(DENSITIES)),

@@ -21,9 +21,20 @@ export function newComponent(id: string, role: Role, made: Made = usualMade(role
 const USUAL_LENGTH: Partial<Record<Role, string>> = {
 	bed: '8 ft',
 	'running-line': '100 ft',
-	tip: '10 ft',
+	head: '28 ft',
+	tip: '12 ft',
 	leader: '9 ft'
 };
+
+/** A table to begin with, where a head is known by its maker's. */
+export const HEAD_TABLE = (density: 'F' | 'I' | 'S'): Extract<Made, { way: 'table' }> => ({
+	way: 'table',
+	density,
+	rows: [
+		{ length: '17 ft', start: '1.7 mm', end: '1.7 mm' },
+		{ length: '11 ft', start: '1.7 mm', end: '1.1 mm' }
+	]
+});
 
 /** What a component of a role is usually made of. Common practice. */
 function usualMade(role: Role): Made {
@@ -37,16 +48,9 @@ function usualMade(role: Role): Made {
 		case 'line':
 			return { way: 'class', class: WF5 };
 		case 'head':
-			return {
-				way: 'table',
-				density: 'F',
-				rows: [
-					{ length: '20 ft', start: '1.7 mm', end: '1.7 mm' },
-					{ length: '13 ft', start: '1.7 mm', end: '1.1 mm' }
-				]
-			};
+			return { way: 'grains', density: 'F', mass: '420 gr' };
 		case 'tip':
-			return { way: 'level', density: 'S', diameter: '0.95 mm' };
+			return { way: 'grains', density: 'S', mass: '80 gr' };
 		case 'leader':
 			return { way: 'level', density: 'S', diameter: '0.45 mm' };
 	}
@@ -114,15 +118,8 @@ const line = (number: number, density: 'F' | 'I' | 'S' = 'F'): ComponentForm =>
 const braid = (material: string): ComponentForm =>
 	withMade(backing(), { way: 'material', material, diameter: '' });
 const bed = (): ComponentForm => newComponent('bed', 'bed');
-const head = (length: string, thick: string, thin: string): ComponentForm =>
-	withMade(newComponent('head', 'head'), {
-		way: 'table',
-		density: 'F',
-		rows: [
-			{ length, start: thick, end: thick },
-			{ length: '12 ft', start: thick, end: thin }
-		]
-	});
+const head = (mass: string, length: string): ComponentForm =>
+	withMade(newComponent('head', 'head'), { way: 'grains', density: 'F', mass }, length);
 
 /** Stacks to begin with. Lengths and diameters are ordinary ones, common practice; yours differ. */
 export const PRESETS: readonly Preset[] = [
@@ -141,7 +138,7 @@ export const PRESETS: readonly Preset[] = [
 		stack: () => [
 			braid('polyester-30'),
 			newComponent('running-line', 'running-line'),
-			head('16 ft', '1.7 mm', '1.1 mm')
+			head('420 gr', '24 ft')
 		]
 	},
 	{
@@ -151,7 +148,7 @@ export const PRESETS: readonly Preset[] = [
 		stack: () => [
 			braid('polyester-30'),
 			newComponent('running-line', 'running-line'),
-			head('21 ft', '2 mm', '1.2 mm'),
+			head('600 gr', '30 ft'),
 			newComponent('tip', 'tip')
 		]
 	},

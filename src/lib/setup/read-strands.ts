@@ -2,10 +2,13 @@ import {
 	classOf,
 	DENSITIES,
 	diameterByCalipers,
+	diameterByMass,
 	fail,
 	findMaterial,
 	formatLineClass,
+	fromGrams,
 	lineDensity,
+	massG,
 	ROLE_NAMES,
 	WINDING_HANDS,
 	type BackingMaterial,
@@ -75,7 +78,7 @@ function readTable(
 }
 
 /** How thick it is, in whichever way that is known. */
-function readMade(made: Made, place: Place): StrandMade {
+function readMade({ made, length }: Pick<Typed, 'made' | 'length'>, place: Place): StrandMade {
 	const { units, reader, path } = place;
 	const at = [...path, 'made', 'diameter'];
 	switch (made.way) {
@@ -99,12 +102,20 @@ function readMade(made: Made, place: Place): StrandMade {
 			const massG = reader.take(readMass(made.mass, [...path, 'made', 'mass']), 20);
 			return { by: 'class', line: made.class, massG };
 		}
+		case 'grains': {
+			const massG = reader.take(readMass(made.mass, [...path, 'made', 'mass']), 20);
+			const read = readField(length, longUnit(units), BOUNDS.component, [...path, 'length']);
+			// What is wrong with the length is said where it is read for itself.
+			return read.ok
+				? { by: 'diameter', diameter: diameterByMass(massG, read.value, lineDensity(made.density)) }
+				: STAND_IN;
+		}
 		case 'table':
 			return { by: 'table', sections: readTable(made.rows, place) };
 	}
 }
 
-const isLevel = ({ way }: Made): boolean => way === 'material' || way === 'level';
+const isLevel = ({ way }: Made): boolean => way === 'material' || way === 'level' || way === 'grains';
 
 /** The length typed; undefined where it is looked for, or where the class or the table says it. */
 function readLength({ made, length, solve }: Typed, { units, reader, path }: Place): number | undefined {
@@ -146,8 +157,19 @@ function namesOf(role: Role, typed: Made, made: StrandMade): Names {
 		const { gPerCm3 } = DENSITIES[line.density];
 		return { label: lineLabel(line), short: formatLineClass(line), densityGPerCm3: gPerCm3, line };
 	}
-	if (made.by === 'diameter' || typed.way !== 'table')
-		return { label: roleName(role), short: ROLE_NAMES[role], densityGPerCm3 };
+	// A head's, a tip's or a running line's weight is no single-hand class: it is said in grains.
+	const weight =
+		typed.way === 'grains'
+			? typed.mass.trim()
+			: made.by === 'table' && (role === 'head' || role === 'tip')
+				? `${Math.round(fromGrams(massG(made.sections, densityGPerCm3), 'gr'))} gr`
+				: '';
+	if (made.by === 'diameter' || typed.way !== 'table' || role !== 'line')
+		return {
+			label: `${roleName(role)}${weight === '' ? '' : `, ${weight}`}`,
+			short: weight === '' ? ROLE_NAMES[role] : `${ROLE_NAMES[role]} ${weight}`,
+			densityGPerCm3
+		};
 	const line = classOf(made.sections, typed.density);
 	return {
 		label: `${roleName(role)}, about #${line.number}`,
@@ -159,7 +181,7 @@ function namesOf(role: Role, typed: Made, made: StrandMade): Names {
 
 function readPart(typed: Typed, place: Place): Part {
 	const { id, role, note } = typed;
-	const made = readMade(typed.made, place);
+	const made = readMade(typed, place);
 	const lengthMm = readLength(typed, place);
 	const description: StrandDescription = {
 		role,

@@ -9,6 +9,7 @@ function settleMade(made: Made, units: UnitSystem): Made {
 		case 'level':
 			return { ...made, diameter: withUnit(made.diameter, small) };
 		case 'weighed':
+		case 'grains':
 			return { ...made, mass: withUnit(made.mass, 'g') };
 		case 'table':
 			return {

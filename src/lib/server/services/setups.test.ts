@@ -123,7 +123,7 @@ describe('the job and its record', () => {
 		const saved = (await loadSetup(db, id))!;
 		expect(saved.version).toBe(3);
 		expect(saved.form.fill).toMatchObject({ schools: { tag: 'trim' }, arborTurns: 3, gap: '7 mm' });
-		expect(saved.form.fill.stack.map(({ joint }) => joint)).toEqual(['nail', 'albright']);
+		expect(saved.form.fill.stack.map(({ joint }) => joint)).toEqual(['double-uni', 'albright']);
 		expect(await saveTechniques(db, asked(), 'nobody', ways, 'yd-mm')).toMatchObject({ ok: false });
 	});
 	it('a record keeps the set-up as it was', async () => {

@@ -89,6 +89,9 @@
 		const isComponent = fit.form.fill.stack.some(({ id }) => id === part);
 		if (isComponent) fit.selected = part;
 		else fit.showsWinding = true;
+		if (isComponent) await import('./StrandEditor.svelte');
+		// Once for what is chosen, once for the editor that has come.
+		await tick();
 		await tick();
 		const section = editor?.querySelector<HTMLElement>(`[data-part="${isComponent ? 'stack' : part}"]`);
 		section?.scrollIntoView({ block: 'nearest', behavior: 'smooth' });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { DENSITIES, findMaterial, type Density, type Role } from '$lib/core';
-	import { newComponent } from '$lib/setup/presets';
+	import { HEAD_TABLE } from '$lib/setup/presets';
 	import { MAX_TAPER_ROWS } from '$lib/setup/limits';
 	import type { Made, SetupForm } from '$lib/setup/form';
 	import { longUnit, smallUnit } from '$lib/wording/units';
@@ -10,7 +10,15 @@
 	import type { FitState } from './fit-state.svelte';
 	import LengthField from './LengthField.svelte';
 	import LineClassFields from './LineClassFields.svelte';
-	import { densityOptions, materialOptions, WAYS, waysOf } from './options';
+	import {
+		densityOptions,
+		materialOptions,
+		thickAsOptions,
+		twoHandedOptions,
+		weightOfClass,
+		WAYS,
+		waysWith
+	} from './options';
 
 	/** How something that is wound is known, and how long it is: a part of the stack, or what is swapped for one. */
 	interface Props {
@@ -47,12 +55,12 @@
 		const number = fit.workout?.line.number ?? 5;
 		const line = 'class' in made ? made.class : ({ taper: 'WF', number, density } as const);
 		const diameter = 'diameter' in made ? made.diameter : '';
-		const head = newComponent('', 'head').made;
 		const fresh: Record<MadeBy, Made> = {
 			material: { way: 'material', material: 'polyester-20', diameter },
 			class: { way: 'class', class: line },
 			weighed: { way: 'weighed', class: line, mass: '' },
-			table: head.way === 'table' ? { ...head, density } : head,
+			grains: { way: 'grains', density, mass: '' },
+			table: HEAD_TABLE(density),
 			level: { way: 'level', density, diameter }
 		};
 		fit.change((form) => {
@@ -89,7 +97,7 @@
 	<div class="min-w-0 flex-1">
 		<Select
 			label="Known"
-			options={waysOf(role).map((value) => ({ value, label: WAYS[value] }))}
+			options={waysWith(role, made.way).map((value) => ({ value, label: WAYS[value] }))}
 			value={made.way}
 			onchange={setWay}
 		/>
@@ -142,7 +150,56 @@
 			placeholder="without its spool"
 		/>
 	{/if}
+{:else if made.way === 'grains'}
+	<div class="grid grid-cols-[1fr_1.2fr] gap-4">
+		<Select
+			label="Density"
+			options={densityOptions}
+			value={made.density}
+			onchange={(density) => edit('grains', (made) => (made.density = density))}
+		/>
+		<LengthField
+			{fit}
+			unit="g"
+			label="Weight"
+			path={[...path, 'made', 'mass']}
+			get={(form) => {
+				const { made } = kept(form);
+				return made.way === 'grains' ? made.mass : '';
+			}}
+			set={(form, value) => {
+				const { made } = kept(form);
+				if (made.way === 'grains') made.mass = value;
+			}}
+			placeholder="420 gr"
+		/>
+	</div>
+	{#if role === 'head'}
+		<Select
+			label="Two-handed class"
+			quiet
+			options={twoHandedOptions}
+			value=""
+			onchange={(chosen) => {
+				const mass = weightOfClass(chosen);
+				if (mass !== undefined) edit('grains', (made) => (made.mass = mass));
+			}}
+		/>
+		<p class="text-[13.5px] text-soft">
+			The same number means another weight in each kind of head. These weights are from memory: what is
+			printed on yours counts.
+		</p>
+	{/if}
 {:else if made.way === 'level'}
+	{#if role === 'running-line'}
+		<Select
+			label="About as thick as"
+			quiet
+			options={thickAsOptions}
+			value=""
+			onchange={(diameter) => diameter !== '' && edit('level', (made) => (made.diameter = diameter))}
+		/>
+	{/if}
 	<div class="grid grid-cols-[1fr_1.2fr] gap-4">
 		<Select
 			label="Density"

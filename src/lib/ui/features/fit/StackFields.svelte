@@ -3,28 +3,16 @@
 	import { PRESETS } from '$lib/setup/presets';
 	import { MAX_COMPONENTS } from '$lib/setup/limits';
 	import { roleName } from '$lib/wording/strands';
-	import X from '@lucide/svelte/icons/x';
-	import { ROLE_COLOURS } from '../../charts/section/layers';
 	import Select from '../../primitives/Select.svelte';
-	import { usePreferences } from '../../state/preferences.svelte';
-	import ComponentFields from './ComponentFields.svelte';
 	import type { FitState } from './fit-state.svelte';
 	import StackSentence from './StackSentence.svelte';
-	import TaperChart from './TaperChart.svelte';
 
 	/** What goes on: said in a sentence, each strand with its editor. */
 	let { fit }: { fit: FitState } = $props();
 	const selected = $derived(fit.selected);
 	const onselect = (id: string | undefined): void => void (fit.selected = id);
-	const preferences = usePreferences();
-	const units = $derived(preferences.units);
 	const fill = $derived(fit.form.fill);
 	const index = $derived(fill.stack.findIndex(({ id }) => id === selected));
-	const part = $derived(fit.stale ? undefined : fit.workout?.parts.find(({ id }) => id === selected));
-	const sections = $derived(
-		fit.workout?.stack[fit.workout.parts.findIndex(({ id }) => id === selected)]?.sections
-	);
-
 	const addOptions = [
 		{ value: '' as const, label: 'Add …' },
 		...ROLES.filter((role) => role !== 'leader').map((role) => ({ value: role, label: roleName(role) }))
@@ -58,28 +46,8 @@
 	</div>
 	<StackSentence {fit} />
 	{#if index >= 0}
-		<div class="space-y-2.5 border-l-[3px] border-ink pl-3">
-			<div class="flex items-center justify-between">
-				<h3 class="figure text-[14px] font-semibold">{roleName(fill.stack[index]!.role)}</h3>
-				<button
-					type="button"
-					class="grid size-6 place-items-center text-soft hover:text-ink"
-					aria-label="Close"
-					onclick={() => onselect(undefined)}><X size={15} /></button
-				>
-			</div>
-			{#key `${selected}/${fill.stack[index]?.id}`}
-				<ComponentFields {fit} {index} {onselect} />
-			{/key}
-			{#if part && sections && part.role !== 'backing' && part.role !== 'bed'}
-				<TaperChart
-					{sections}
-					densityGPerCm3={part.densityGPerCm3}
-					{units}
-					label={part.label}
-					colour={ROLE_COLOURS[part.role]}
-				/>
-			{/if}
-		</div>
+		{#await import('./StrandEditor.svelte') then { default: StrandEditor }}
+			<StrandEditor {fit} {index} {onselect} />
+		{/await}
 	{/if}
 </section>

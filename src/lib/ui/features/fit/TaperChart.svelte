@@ -1,7 +1,9 @@
 <script lang="ts">
 	import {
 		formatNumber,
+		fromGrams,
 		fromMm,
+		massG,
 		grainsOf30ft,
 		nearestClass,
 		toleranceGrains,
@@ -20,8 +22,10 @@
 		label: string;
 		/** CSS colour of the role. */
 		colour: string;
+		/** It is a whole line: its first 30 ft have a class. */
+		whole: boolean;
 	}
-	let { sections, densityGPerCm3, units, label, colour }: Props = $props();
+	let { sections, densityGPerCm3, units, label, colour, whole }: Props = $props();
 	const WIDTH = 312;
 	const HEIGHT = 62;
 
@@ -31,7 +35,8 @@
 	const nearest = $derived(nearestClass(grains));
 	const long = $derived(longUnit(units));
 	const thirtyFt = $derived(((lengthMm - Math.min(toMm(30, 'ft'), lengthMm)) / lengthMm) * WIDTH);
-	const enough = $derived(lengthMm >= toMm(30, 'ft'));
+	const enough = $derived(whole && lengthMm >= toMm(30, 'ft'));
+	const allGrains = $derived(fromGrams(massG(sections, densityGPerCm3), 'gr'));
 </script>
 
 <figure class="m-0" data-taper>
@@ -61,8 +66,10 @@
 			{nearest.within
 				? `a #${nearest.number}, within the ${toleranceGrains(nearest.number)} grains the standard allows.`
 				: `${Math.abs(Math.round(nearest.offGrains))} ${nearest.offGrains > 0 ? 'over' : 'under'} a #${nearest.number}, more than the ${toleranceGrains(nearest.number)} the standard allows.`}
+		{:else if whole}
+			{Math.round(allGrains)} grains in all; shorter than the 30 ft the standard weighs.
 		{:else}
-			{Math.round(grains)} grains in all; shorter than the 30 ft the standard weighs.
+			{Math.round(allGrains)} grains in all.
 		{/if}
 	</figcaption>
 </figure>

@@ -60,10 +60,11 @@ export function judgement(workout: Workout, units: UnitSystem): string {
 	const wind = fit.solved
 		? `Fits. Wind until the backing is ${showSmall(fit.solved.stopDepthMm, units)} below the rim.`
 		: `Fits, with ${showSmall(fit.gapMm, units)} to spare.`;
-	const usual = `about ${showLong(verdict.usualMm, units)} is usual under a #${workout.line.number}`;
+	const under = workout.headed ? 'with heads on a running line' : `under a #${workout.line.number}`;
+	const usual = `about ${showLong(verdict.usualMm, units)} is usual ${under}`;
 	const backing = {
 		short: `That is less backing than usual: ${usual}.${verdict.remedies.length > 0 ? ` To make more room: ${either(verdict.remedies, units)}.` : ''}`,
-		usual: `That is the usual amount of backing under a #${workout.line.number}.`,
+		usual: `That is the usual amount of backing ${under}.`,
 		plenty: `That is plenty of backing: ${usual}, so you can leave a wider gap.`
 	}[verdict.backing];
 	const rub = verdict.mayRub ? ' It may rub: leave a little more gap, or measure again.' : '';

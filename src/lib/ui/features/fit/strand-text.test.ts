@@ -15,7 +15,7 @@ describe('a strand in a few words', () => {
 	});
 	it('a number alone is in the units shown, a weight in grams', () => {
 		const head = { ...newStrand('head'), length: '10', weight: '25' };
-		expect(read(head).component).toMatchObject({ length: '10 m', made: { way: 'weighed', mass: '25 g' } });
+		expect(read(head).component).toMatchObject({ length: '10 m', made: { way: 'grains', mass: '25 g' } });
 		expect(
 			componentOf({ ...newStrand('running-line'), length: '30', diameter: '0.8' }, 'yd-in')
 		).toMatchObject({ length: '30 yd', made: { way: 'level', diameter: '0.8 in' } });
@@ -38,7 +38,7 @@ describe('a strand in a few words', () => {
 	});
 	it('is called what it is called, else what is known of it', () => {
 		expect(strandLabel({ ...newStrand('head'), called: ' winter head ' })).toBe('winter head');
-		expect(strandLabel(newStrand('head'))).toBe('400 gr head');
+		expect(strandLabel(newStrand('head'))).toBe('420 gr head');
 		expect(strandLabel(newStrand('running-line'))).toBe('0.9 mm running line');
 	});
 });

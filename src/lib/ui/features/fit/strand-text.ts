@@ -26,8 +26,8 @@ export interface StrandText {
 export const USUAL: Record<StrandRole, Pick<StrandText, 'length' | 'diameter' | 'weight'>> = {
 	line: { length: '', diameter: '', weight: '' },
 	'running-line': { length: '100 ft', diameter: '0.9 mm', weight: '' },
-	head: { length: '33 ft', diameter: '', weight: '400 gr' },
-	tip: { length: '10 ft', diameter: '', weight: '60 gr' }
+	head: { length: '28 ft', diameter: '', weight: '420 gr' },
+	tip: { length: '12 ft', diameter: '', weight: '80 gr' }
 };
 
 /** A strand of a role, to begin with. */
@@ -48,8 +48,7 @@ function madeOf(text: StrandText, units: UnitSystem): Made {
 	const { density } = line;
 	if (role === 'running-line')
 		return { way: 'level', density, diameter: withUnit(given(text, 'diameter'), smallUnit(units)) };
-	// Its bulk follows from its weight, however it tapers.
-	return { way: 'weighed', class: { ...line, taper: 'L' }, mass: withUnit(given(text, 'weight'), 'g') };
+	return { way: 'grains', density, mass: withUnit(given(text, 'weight'), 'g') };
 }
 
 /** How it is called: as the person says, else by what is known of it. */
