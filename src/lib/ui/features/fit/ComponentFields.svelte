@@ -11,7 +11,7 @@
 	import type { FitState } from './fit-state.svelte';
 	import HowTied from './HowTied.svelte';
 	import MadeFields from './MadeFields.svelte';
-	import { jointOptions, roleOptions, waysOf } from './options';
+	import { jointOptions, roleOptions, waysOf } from './strand-options';
 
 	/** The editor of one component of the stack: what it is, how it is known, how long, how it is joined. */
 	interface Props {

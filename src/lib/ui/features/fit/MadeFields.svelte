@@ -10,15 +10,8 @@
 	import type { FitState } from './fit-state.svelte';
 	import LengthField from './LengthField.svelte';
 	import LineClassFields from './LineClassFields.svelte';
-	import {
-		densityOptions,
-		materialOptions,
-		thickAsOptions,
-		twoHandedOptions,
-		weightOfClass,
-		WAYS,
-		waysWith
-	} from './options';
+	import { densityOptions, materialOptions } from './options';
+	import { thickAsOptions, twoHandedOptions, WAYS, waysWith, weightOfClass } from './strand-options';
 
 	/** How something that is wound is known, and how long it is: a part of the stack, or what is swapped for one. */
 	interface Props {
