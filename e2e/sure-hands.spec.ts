@@ -207,3 +207,31 @@ test('a switch reel: its head by grains or by a two-handed class, never by the s
 	await editor.getByLabel('About as thick as').selectOption('30 lb mono, 0.55 mm');
 	await expect(editor.getByLabel('Ø', { exact: true })).toHaveValue('0.55 mm');
 });
+
+test('many spools: looked for, sorted, grouped, one line each; the address says so', async ({
+	page,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	await open(page, '/');
+	const search = page.getByRole('search', { name: 'The rack' });
+	const names = () =>
+		page.locator('[data-spool]').evaluateAll((all) => all.map((one) => one.getAttribute('data-spool')));
+	await search.getByLabel('Look for').fill('tarn');
+	await expect.poll(names).toEqual(['Tarn reel A, char', 'Tarn reel B, sinker']);
+	await search.getByLabel('Look for').fill('no such reel');
+	await page.getByRole('button', { name: 'Show all spools' }).click();
+	await expect.poll(async () => (await names()).length).toBe(8);
+	await search.getByLabel('Sort by').selectOption('name');
+	await search.getByLabel('Group by').selectOption('reel');
+	await search.getByText('lines', { exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Beck reel', exact: true })).toBeVisible();
+	await expect(page).toHaveURL(/\?sort=name&group=reel&as=lines$/);
+	const shown = await names();
+	await page.reload();
+	await expect.poll(names).toEqual(shown);
+	await search.getByLabel('Show').selectOption('on the bench');
+	await expect.poll(names).toEqual(['Tarn reel B, sinker']);
+	await page.getByRole('link', { name: 'Carry on' }).click();
+	await expect(title(page)).toHaveText('Wind the backing');
+});

@@ -1,11 +1,17 @@
 <script lang="ts">
 	import { invalidate } from '$app/navigation';
+	import { page } from '$app/state';
+	import { arranged } from '$lib/ui/features/rack/arranged';
 	import EmptyRack from '$lib/ui/features/rack/EmptyRack.svelte';
 	import { rackEntry, type RackEntry } from '$lib/ui/features/rack/entry';
+	import RackFilters from '$lib/ui/features/rack/RackFilters.svelte';
 	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
+	import SpoolLines from '$lib/ui/features/rack/SpoolLines.svelte';
 	import UnreadableList from '$lib/ui/features/unreadable/UnreadableList.svelte';
 	import { send, troubleOf } from '$lib/ui/state/api';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
+	import { rackQuery, readRackView, type RackView } from '$lib/ui/state/rack-query';
+	import { UrlState } from '$lib/ui/state/url-state.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { notify } from '$lib/ui/state/notices.svelte';
 
@@ -13,6 +19,14 @@
 	const preferences = usePreferences();
 	const entries = $derived(data.rack.map((spool) => rackEntry(spool, preferences.units)));
 	const begun = $derived(entries.filter(({ job }) => job && job.done > 0).length);
+
+	/** Whoever has so few sees all of them at a glance. */
+	const FEW = 5;
+	const asked = new UrlState<RackView>(
+		() => readRackView(page.url.searchParams),
+		(view) => `/${rackQuery(view)}`
+	);
+	const groups = $derived(arranged(entries, asked.now, data.due));
 
 	async function putBack(id: string): Promise<void> {
 		const trouble = troubleOf(await send('POST', `/api/spools/${id}/restore`), 'It is still off the rack');
@@ -82,6 +96,23 @@
 			<a href="/learnt" class="figure text-[14px] underline underline-offset-4">What Wendle has learnt</a>
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
-		<Shelf {entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />
+		{#if entries.length > FEW}
+			<RackFilters view={asked.now} onchange={(part) => void asked.change(part)} />
+		{/if}
+		{#each groups as group (group.heading)}
+			{#if group.heading}<h2 class="figure pt-5 pb-1 text-[18px] font-semibold">{group.heading}</h2>{/if}
+			{#if asked.now.as === 'lines'}
+				<SpoolLines entries={group.entries} due={data.due} />
+			{:else}
+				<Shelf entries={group.entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />
+			{/if}
+		{:else}
+			<p class="py-8">
+				No spool fits what you look for.
+				<button type="button" class="underline" onclick={() => void asked.change({ sought: '', show: 'all' })}
+					>Show all spools</button
+				>
+			</p>
+		{/each}
 	{/if}
 </div>

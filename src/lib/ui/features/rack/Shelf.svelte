@@ -19,18 +19,20 @@
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
-	const tallest = $derived(
-		Math.max(60, ...entries.map(({ drawing }) => 2 * (drawing?.spool.rimRadiusMm ?? 0))) * SCALE + 24
-	);
+	const tallestOf = (some: readonly RackEntry[]): number =>
+		Math.max(60, ...some.map(({ drawing }) => 2 * (drawing?.spool.rimRadiusMm ?? 0))) * SCALE + 24;
+	const tallest = $derived(tallestOf(entries));
+	/** On a narrow screen two stand side by side, and each pair is as tall as it has to be. */
+	const pairTallest = $derived(entries.map((_, i) => tallestOf(entries.slice(i - (i % 2), i - (i % 2) + 2))));
 </script>
 
 <ul class="grid grid-cols-2 sm:grid-cols-[repeat(auto-fill,minmax(172px,1fr))]">
-	{#each entries as entry (entry.id)}
+	{#each entries as entry, i (entry.id)}
 		<li class="group relative flex flex-col pb-8" data-spool={entry.name} data-setup={entry.setupId}>
 			<a href={entry.href} class="flex flex-1 flex-col outline-offset-[-2px]">
 				<span
-					class="flex items-end justify-center border-b-[3px] border-ink px-2"
-					style="height: {tallest}px"
+					class="flex h-(--pair) items-end justify-center border-b-[3px] border-ink px-2 sm:h-(--all)"
+					style="--all: {tallest}px; --pair: {pairTallest[i]}px"
 				>
 					{#if entry.drawing}
 						<SpoolGlyph {...entry.drawing} scale={SCALE} />

@@ -42,8 +42,9 @@ export interface RackEntry {
 	readonly strands?: readonly ThreadStrand[];
 	/** Short facts, one a line. */
 	readonly facts: readonly string[];
-	/** When it was wound. */
+	/** When it was wound, and by whom. */
 	readonly woundOn?: Day;
+	readonly who?: string;
 	/** A job begun or waiting. */
 	readonly job?: {
 		readonly href: string;
@@ -153,6 +154,7 @@ export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
 		href: wound ? `/spool/${id}` : setupId === undefined ? `/fit/new?spool=${id}` : `/fit/${setupId}`,
 		...(setupId !== undefined && { setupId }),
 		...shown,
+		...(wound?.typed.who && { who: wound.typed.who }),
 		swaps: wound !== undefined && still > 0,
 		...(job && { job })
 	};

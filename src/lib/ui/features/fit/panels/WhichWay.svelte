@@ -53,7 +53,7 @@
 	<table class="figure mt-3 w-full text-[14.5px]">
 		<thead>
 			<tr class="border-b border-ink text-left text-[13px] text-soft">
-				<th class="py-1 font-normal">Way</th>
+				<th class="py-1 font-normal">Method</th>
 				<th class="py-1 pl-4 text-right font-normal">gap off by up to</th>
 				<th class="py-1 pl-4 text-right font-normal">under 1 mm</th>
 				<th class="py-1 pl-4 text-right font-normal">rubs</th>

@@ -9,6 +9,7 @@ import {
 	showSmall,
 	showSmallRange,
 	showTurns,
+	smallUnit,
 	type UnitSystem
 } from '$lib/wording/units';
 
@@ -40,7 +41,10 @@ export function figuresOf(
 		({ about, goesOnMm }) => about && goesOnMm > 0
 	);
 	return {
-		sure: rubs === undefined ? `gap ${showSmallRange(low, high, units)}` : `rubs ${oneIn(rubs)}`,
+		sure:
+			rubs === undefined
+				? `gap ${showSmallRange(low, high, units)} ${smallUnit(units)}`
+				: `rubs ${oneIn(rubs)}`,
 		ways: `this plan: gap ± ${showSmall((high - low) / 2, units)}`,
 		pause: half && layer ? `${showTurns(layer.turns / 2)} turns: ${showSmall(half.depthMm, units)} deep` : '',
 		run: `${showRetrieve(retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm), units)} a turn when full`,
