@@ -100,7 +100,10 @@ export const TECHNIQUES = {
 		usual: 'trim',
 		ways: {
 			trim: { label: 'Trimmed flush', buys: 'Nothing to catch in the guides.' },
-			leave: { label: 'Left 3–6 mm', buys: 'You feel it pass: the end of the line is near.' }
+			leave: {
+				label: 'Left 3–6 mm',
+				buys: 'You feel it pass in the guides; where the colours are alike you also see it, 30–40 ft out.'
+			}
 		}
 	},
 	gap: {

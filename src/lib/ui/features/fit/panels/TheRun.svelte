@@ -230,4 +230,15 @@
 		</ul>
 	{/if}
 	{#if !workout.fit.fits || !enough}<OtherSpools {fit} {leastMm} />{/if}
+
+	<h3 class="mt-5 text-[15px] font-semibold">Why backing at all?</h3>
+	<p class="mt-1 max-w-[68ch]">
+		It makes bigger coils, so the line stays straighter. The reel takes in more with every turn. And a long
+		run doesn't end at a knot on the arbor. (Common practice.)
+	</p>
+	<h3 class="mt-4 text-[15px] font-semibold">When all of it is out</h3>
+	<p class="mt-1 max-w-[68ch]">
+		Point the rod at the fish, hold the spool, and let the tippet break. Never wrap line round your hand.
+		(Common practice.)
+	</p>
 {/if}
