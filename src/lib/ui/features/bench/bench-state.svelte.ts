@@ -18,7 +18,15 @@ export class BenchState {
 	readonly run: Run | undefined;
 	/** Somebody has gone to a step since the job was opened: they are left where they are. */
 	#moved: boolean;
-	at = $state(0);
+	/** The step in hand, by its id: a technique that is changed may give it another place. None past the last one. */
+	#step = $state<string>();
+	/** Where it was: its place when it is no step of this job any more. */
+	#place = $state(0);
+	readonly at: number = $derived.by(() => {
+		if (this.#step === undefined) return this.steps.length;
+		const at = this.steps.findIndex(({ id }) => id === this.#step);
+		return at < 0 ? Math.min(this.#place, this.steps.length) : at;
+	});
 
 	readonly steps: readonly Step[] = $derived.by(() => this.#work().steps);
 	readonly done: ReadonlySet<string> = $derived.by(() => this.#known('done'));
@@ -41,12 +49,12 @@ export class BenchState {
 		this.#begun = begun;
 		this.run = run;
 		this.#moved = wound;
-		this.at = wound ? this.steps.length : this.firstOpen();
+		this.#show(wound ? this.steps.length : this.firstOpen());
 	}
 
 	/** The run may be further on than the server's first page said; whoever has moved meanwhile is left where they are. */
 	catchUp(): void {
-		if (!this.#moved) this.at = this.firstOpen();
+		if (!this.#moved) this.#show(this.firstOpen());
 	}
 
 	/** Until the run is there, what the first page knew of it, and what was done since. */
@@ -85,7 +93,12 @@ export class BenchState {
 
 	go(to: number): void {
 		this.#moved = true;
-		this.at = Math.min(Math.max(to, 0), this.steps.length);
+		this.#show(to);
+	}
+
+	#show(to: number): void {
+		this.#place = Math.min(Math.max(to, 0), this.steps.length);
+		this.#step = this.steps[this.#place]?.id;
 	}
 
 	goTo(id: string): void {
