@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { findKnot } from '../knots/catalogue';
 import { wrapsOf } from '../knots/knot';
 import { JOINT_BUYS, JOINTS } from './job';
+import { jointsBetween, loopOverSpoolMm } from './joints';
 import { toolsOf } from './laid-out';
 import { TECHNIQUE_KEYS, TECHNIQUES, techniquesOf, gapOfTechnique, USUAL_TECHNIQUES } from './techniques';
 import { kindOf, type Step } from './step';
@@ -114,6 +115,24 @@ describe('the knot drawn with a step', () => {
 				({ knots = [] }) => knots
 			))
 				expect(wrapsOf(findKnot(slug)!, wraps)).toBe(wraps);
+	});
+});
+
+describe('a loop that goes over the whole spool', () => {
+	it('is some 66 mm longer than the arbor is round, on a spool of 84 and 38 mm (plane geometry)', () => {
+		const loopMm = loopOverSpoolMm({ rimRadiusMm: 42, arborRadiusMm: 19 });
+		expect(loopMm).toBeCloseTo(185.5, 1);
+		expect(loopMm - 2 * Math.PI * 19).toBeCloseTo(66, 0);
+		// Over a rim that is no higher than the arbor it only goes round.
+		expect(loopOverSpoolMm({ rimRadiusMm: 19, arborRadiusMm: 19 })).toBeCloseTo(2 * Math.PI * 19, 9);
+	});
+});
+
+describe('what can join two strands', () => {
+	it('is what the chooser of knots has for that place', () => {
+		expect(jointsBetween('bed', 'backing')).toEqual(['double-uni', 'albright']);
+		expect(jointsBetween('backing', 'line')).toEqual(['loops', 'own-loop', 'nail', 'albright']);
+		expect(jointsBetween('running-line', 'head')).toContain('loops');
 	});
 });
 
