@@ -143,7 +143,7 @@ test('from reel to reel, and a plan that is dropped', async ({ page, demo }) => 
 	await page.getByRole('button', { name: 'Put on slow sinker' }).click();
 	await page.getByRole('button', { name: 'Take it to the bench' }).click();
 	await expect(
-		page.getByRole('checkbox', { name: 'Set Beck reel, spare spool so that it gives line' })
+		page.getByRole('checkbox', { name: 'Take the line off Beck reel, spare spool' })
 	).toBeVisible();
 	await open(page, demo.url);
 	const estuary = page.locator('[data-spool="Estuary reel, sea-run char"]');
