@@ -47,19 +47,22 @@ export const standardLengthMm = (number: number): number => toMm(number < 8 ? 90
  */
 const thinOverBelly = (number: number): number => 0.72 - 0.025 * Math.max(0, number - 6);
 
-const CLASS_TEXT = /^\s*(WF|DT|L)[\s-]*#?(\d{1,2})[\s-]*(F|I|S)\s*$/i;
+const CLASS_TEXT = /^\s*(WF|DT|L)?[\s-]*#?(\d{1,2})[\s-]*(F|I|S)?\s*$/i;
 
-/** Reads "WF6F", "dt 5 f", "L-8-S". Issue `unknown_line_class`. */
-export function parseLineClass(text: string): Result<LineClass> {
-	const match = CLASS_TEXT.exec(text);
-	const number = Number(match?.[2]);
-	if (!match || !(number >= 1 && number <= STANDARD_GRAINS.length))
+/**
+ * Reads "WF6F", "dt 5 f", "L-8-S". Issue `unknown_line_class`.
+ *
+ * @param otherwise what the taper and the density are where the text leaves them out; without it they have to be there
+ */
+export function parseLineClass(
+	text: string,
+	otherwise?: Pick<LineClass, 'taper' | 'density'>
+): Result<LineClass> {
+	const [, taper = otherwise?.taper, digits, density = otherwise?.density] = CLASS_TEXT.exec(text) ?? [];
+	const number = Number(digits);
+	if (!taper || !density || !(number >= 1 && number <= STANDARD_GRAINS.length))
 		return fail({ code: 'unknown_line_class', text });
-	return ok({
-		taper: match[1]!.toUpperCase() as Taper,
-		number,
-		density: match[3]!.toUpperCase() as Density
-	});
+	return ok({ taper: taper.toUpperCase() as Taper, number, density: density.toUpperCase() as Density });
 }
 
 export const formatLineClass = (line: LineClass): string => `${line.taper}${line.number}${line.density}`;

@@ -128,3 +128,13 @@ describe('backing materials', () => {
 		expect(findMaterial('string')).toMatchObject({ ok: false, issues: [{ code: 'unknown_material' }] });
 	});
 });
+describe('a code that leaves something out', () => {
+	const usual = { taper: 'DT', density: 'I' } as const;
+	it('has the rest as it was, where that is known, and is refused where it is not', () => {
+		expect(parseLineClass('7', usual)).toEqual({ ok: true, value: { taper: 'DT', number: 7, density: 'I' } });
+		expect(parseLineClass('wf 7', usual)).toMatchObject({ value: { taper: 'WF', density: 'I' } });
+		expect(parseLineClass('#7 S', usual)).toMatchObject({ value: { taper: 'DT', density: 'S' } });
+		expect(parseLineClass('16', usual).ok).toBe(false);
+		for (const text of ['7', 'WF7', '7F', '']) expect(parseLineClass(text).ok).toBe(false);
+	});
+});

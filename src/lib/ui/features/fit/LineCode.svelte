@@ -18,16 +18,11 @@
 	/** Taper, class and density stand below, each by its name. */
 	let named = $state(false);
 
-	const completed = (text: string): string => {
-		const [, taper = value.taper, number = '', density = value.density] =
-			/^\s*(WF|DT|L)?[\s-]*#?(\d{1,2})[\s-]*([FIS])?\s*$/i.exec(text) ?? [];
-		return number === '' ? text : `${taper}${number}${density}`;
-	};
-	const read = $derived(parseLineClass(completed(typed ?? formatLineClass(value))));
+	const read = $derived(parseLineClass(typed ?? formatLineClass(value), value));
 
 	function oninput(text: string): void {
 		typed = text;
-		const now = parseLineClass(completed(text));
+		const now = parseLineClass(text, value);
 		if (now.ok) onchange(now.value);
 	}
 </script>
