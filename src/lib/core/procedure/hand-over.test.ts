@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { keys } from '../keys';
-import type { JobSetup } from './job';
+import { JOINTS, type JobSetup } from './job';
 import type { Step } from './step';
 import { jobSteps } from './steps';
 import { swapSteps, swapTools, type OnSource } from './swap';
@@ -138,7 +138,7 @@ describe('every hand-over of every job can be done', () => {
 				for (const mount of keys(TECHNIQUES.mount.ways))
 					for (const arborKnot of keys(TECHNIQUES.arborKnot.ways))
 						for (const weldedLoop of ['keep', 'cut'] as const)
-							for (const joint of ['loops', 'nail', 'albright', 'own-loop', 'double-uni'] as const)
+							for (const joint of keys(JOINTS))
 								for (const stack of keys(STACKS)) {
 									const given = { hand, cage, joint, stack, schools: { mount, arborKnot, weldedLoop } };
 									const setup = jobFor(given);
@@ -151,14 +151,14 @@ describe('every hand-over of every job can be done', () => {
 	it('swaps: what comes off × where it comes from × joint × stack, with just the storage spools that are listed', () => {
 		let count = 0;
 		for (const from of ['coil', 'reel', 'new'] as const)
-			for (const joint of ['loops', 'nail', 'own-loop', undefined] as const)
+			for (const joint of keys(JOINTS))
 				// Where nothing stays on the arbor it is no swap: it is wound from the arbor.
 				for (const stack of keys(STACKS).filter((name) => name !== 'line alone')) {
-					const setup = jobFor({ stack, joint: joint ?? 'loops' });
+					const setup = jobFor({ stack, joint });
 					const part = setup.parts.at(-1)!;
 					const on = [{ part: part.id, from, where: 'Tarn reel' }];
 					const { id, role, lengthMm, turns } = part;
-					const off = [{ id, role, label: 'old', lengthMm, turns, ...(joint && { joint }) }];
+					const off = [{ id, role, label: 'old', lengthMm, turns, joint }];
 					const plan = { off, on, over: setup.parts.at(-2)?.role };
 					const listed = swapTools(setup, plan).find(({ key }) => key === 'storage')?.name[0];
 					const storage = Number(/^(\d+) storage/.exec(String(listed))?.[1] ?? 1);
@@ -169,6 +169,6 @@ describe('every hand-over of every job can be done', () => {
 					expect(storage).toBe(from === 'reel' ? 2 : 1);
 					count++;
 				}
-		expect(count).toBe(3 * 4 * 5);
+		expect(count).toBe(3 * keys(JOINTS).length * 5);
 	});
 });

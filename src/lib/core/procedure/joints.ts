@@ -71,8 +71,8 @@ const tags = (way: Techniques['tag']): Sentence => [
 /** Passes of the loop's knot: thick polyester holds with two. Thin or slick braid slips, whatever it is sold to hold. */
 const loopPasses = (under: JobPart): number => (!under.cuts && (under.strengthLb ?? 20) >= 30 ? 2 : 3);
 
-/** What is there already, and how the strand that goes on lies. */
-export interface Standing {
+/** What a joint finds when it is not the first of its kind there. */
+export interface Found {
 	/** The strand under the joint ends in a loop that held a line before. */
 	readonly loop?: boolean;
 	/** The line lies out straight, fixed at its front end. */
@@ -80,7 +80,7 @@ export interface Standing {
 }
 
 /** The knots of a loop to loop: one for the loop under it, where that is not there already. */
-const loopedTo = (under: JobPart, part: JobPart, { loop }: Standing): readonly Drawn[] => [
+const loopedTo = (under: JobPart, part: JobPart, { loop }: Found): readonly Drawn[] => [
 	...(isUnder(under.role) && !loop
 		? [{ slug: 'surgeons-loop', wraps: loopPasses(under), as: { backing: under.role } } as const]
 		: []),
@@ -88,7 +88,7 @@ const loopedTo = (under: JobPart, part: JobPart, { loop }: Standing): readonly D
 ];
 
 /** The loop in the strand under the joint: doubled in strong backing, tripled in thin. A line has its own. */
-function loopUnder(under: JobPart, { loop }: Standing): Sentence {
+function loopUnder(under: JobPart, { loop }: Found): Sentence {
 	if (loop)
 		return [
 			`Look at the loop that the ${ROLE_NAMES[under.role]} has. If it is smooth and its knot is sound, use it again. Tie a new one only if it is worn.`
@@ -107,18 +107,20 @@ function loopUnder(under: JobPart, { loop }: Standing): Sentence {
 	];
 }
 
-const through = (under: JobPart, { laidOut }: Standing): readonly Sentence[] => {
-	const loop = isUnder(under.role) ? 'backing loop' : `${ROLE_NAMES[under.role]}'s loop`;
+/** Drawing the two loops together: the strand that goes on passes through the loop of the one under it. */
+const through = (under: JobPart, part: JobPart, { laidOut }: Found): readonly Sentence[] => {
+	const name = ROLE_NAMES[part.role];
+	const loop = `${ROLE_NAMES[under.role]}'s loop`;
 	return laidOut
 		? [
-				[`Pass the ${loop} through the line's loop.`],
+				[`Pass the ${loop} through the ${name}'s loop.`],
 				[
-					`The line lies out, so it can't go through as a coil. Take its front end off the anchor, draw the whole line through the ${loop} without letting it turn, and fix the front end again.`
+					`The ${name} lies out, so it can't go through as a coil. Take its front end off the anchor, draw the whole ${name} through the ${loop} without letting it turn, and fix the front end again.`
 				]
 			]
 		: [
 				[
-					`Pass the ${loop} through the line's loop, then the whole coil of line, its ties still on, through the ${loop}, and draw up.`
+					`Pass the ${loop} through the ${name}'s loop, then the whole coil of ${name}, its ties still on, through the ${loop}, and draw up.`
 				]
 			];
 };
@@ -128,24 +130,24 @@ const SQUARE = {
 	then: ['Push them apart, let the loop slide back over, and draw up again by pulling both sides at once.']
 } as const;
 
-const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, standing: Standing) => Tying> = {
-	loops: (_, part, under, standing) => ({
-		knots: loopedTo(under, part, standing),
-		instructions: [loopUnder(under, standing), ...through(under, standing)],
+const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, found: Found) => Tying> = {
+	loops: (_, part, under, found) => ({
+		knots: loopedTo(under, part, found),
+		instructions: [loopUnder(under, found), ...through(under, part, found)],
 		...SQUARE,
 		cautions: ['blades'],
 		tools: [],
 		minutes: 6
 	}),
-	'own-loop': (_, part, under, standing) => ({
-		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part, standing)],
+	'own-loop': (_, part, under, found) => ({
+		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part, found)],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
 			],
 			['Seal the cut end with UV resin, so that no water gets into the core.'],
-			loopUnder(under, standing),
-			...through(under, standing)
+			loopUnder(under, found),
+			...through(under, part, found)
 		],
 		...SQUARE,
 		cautions: ['blades', 'adhesive'],
@@ -233,8 +235,8 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, sta
 	})
 };
 
-export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart, standing: Standing = {}): Tying =>
-	TYINGS[jointOf(setup, part)](setup, part, under, standing);
+export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart, found: Found = {}): Tying =>
+	TYINGS[jointOf(setup, part)](setup, part, under, found);
 
 const ROUND = (turns: number): string => (turns === 1 ? 'once' : turns === 2 ? 'twice' : 'three times');
 const HOLDS = {

@@ -8,8 +8,8 @@ const FROM: Partial<Record<JobSetup['parts'][number]['role'], TakenFrom>> = {
 };
 
 /**
- * What the knots at both ends of a part take of it, mm: its joint to what lies under it or the knot on the arbor, and
- * the joint of what lies over it.
+ * What the knots at both ends of a part take of it, mm: its joint to the strand under it or the knot on the arbor, and
+ * the joint of the strand over it.
  *
  * @throws RangeError for a part that is not in the set-up
  */

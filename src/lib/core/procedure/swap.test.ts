@@ -12,7 +12,8 @@ const off = (role: OffPart['role'], id: string = role): OffPart => ({
 	role,
 	label: `old ${role}`,
 	lengthMm: 27_000,
-	turns: 120
+	turns: 120,
+	joint: 'loops'
 });
 const ids = (steps: readonly Step[]): string[] => steps.map(({ id }) => id);
 const text = (step: Step): string => JSON.stringify(step);

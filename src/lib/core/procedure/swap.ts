@@ -16,7 +16,7 @@ export interface OffPart {
 	readonly lengthMm: number;
 	readonly turns: number;
 	/** How its rear end is joined to the strand under it. */
-	readonly joint?: Joint;
+	readonly joint: Joint;
 }
 
 /** Where a part comes from that goes on. */
@@ -39,13 +39,11 @@ export interface SwapPlan {
 
 const SECONDS = { leaderOff: 60, off: 60, tie: 180, tug: 120, hub: 120 } as const;
 
-const hasLoop = (joint: Joint | undefined): 'loop' | 'knot' | 'unknown' =>
-	joint === undefined ? 'unknown' : joint === 'loops' || joint === 'own-loop' ? 'loop' : 'knot';
-const PARTED = {
-	loop: 'Push the two loops together until they open, and part them. Both loops stay: they are used again.',
-	knot: 'Cut the knot off, close to it.',
-	unknown: 'Push loops together until they open, and part them. Cut a knot.'
-} as const;
+const isLooped = ({ joint }: OffPart): boolean => joint === 'loops' || joint === 'own-loop';
+const parted = (part: OffPart): string =>
+	isLooped(part)
+		? 'Push the two loops together until they open, and part them. Both loops stay: they are used again.'
+		: 'Cut the line close to the knot.';
 
 function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 	return step(
@@ -60,7 +58,7 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 				[
 					'Put a storage spool on an axle, or hold it so that it turns. Wind the line on to it, front end first. Both the reel and the storage spool turn.'
 				],
-				[`The rear end comes last and ends up outermost. ${PARTED[hasLoop(part.joint)]}`]
+				[`The rear end comes last and ends up outermost. ${parted(part)}`]
 			],
 			right: ['The line lies flat on the storage spool without curling, with its rear end outermost.'],
 			wrong: ['The line came off over the side of something that stood still, or it springs up in loops.'],
@@ -171,12 +169,12 @@ export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
 		if (!part) return [];
 		const hub = hubStep(source, part);
 		// A coil is joined while it is tied, so that it passes through the loop; what is on a reel has to come off it first.
-		const first = source === plan.on[0];
-		const standing = { loop: first && hasLoop(plan.off.at(-1)?.joint) === 'loop' };
+		const innermost = source === plan.on[0] ? plan.off.at(-1) : undefined;
+		const loop = innermost !== undefined && isLooped(innermost);
 		return source.from === 'reel'
-			? [hub, ...partSteps(setup, part, setup.parts[at - 1], { ...standing, from: 'reel' })]
+			? [hub, ...partSteps(setup, part, setup.parts[at - 1], { loop, from: 'reel' })]
 			: partSteps(setup, part, setup.parts[at - 1], {
-					...standing,
+					loop,
 					from: 'coil',
 					where: source.where,
 					ready: [hub]

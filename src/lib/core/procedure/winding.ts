@@ -1,5 +1,5 @@
 import { ROLE_NAMES } from '../fit/stack';
-import { arborTying, jointOf, tyingOf, type Standing } from './joints';
+import { arborTying, jointOf, tyingOf, type Found } from './joints';
 import { HAS_ENDS, isUnder, JOINTS, type JobPart, type JobSetup } from './job';
 import type { Caution, Sentence } from './phrase';
 import { step, type Step } from './step';
@@ -60,8 +60,8 @@ function endStep(part: JobPart, from: From, where: string): Step {
 	);
 }
 
-function joinStep(setup: JobSetup, part: JobPart, under: JobPart, standing: Standing): Step {
-	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, standing);
+function joinStep(setup: JobSetup, part: JobPart, under: JobPart, found: Found): Step {
+	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, found);
 	return step(
 		'join',
 		{
@@ -185,12 +185,12 @@ export function partSteps(
 	setup: JobSetup,
 	part: JobPart,
 	under: JobPart | undefined,
-	{ from = 'new', where = '', ready = [], ...standing }: Standing & Coming = {}
+	{ from = 'new', where = '', ready = [], ...found }: Found & Coming = {}
 ): Step[] {
 	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part, from);
 	return [
 		...(HAS_ENDS.includes(part.role) ? [endStep(part, from, from === 'reel' ? '' : where)] : []),
-		under ? joinStep(setup, part, under, standing) : arborStep(setup),
+		under ? joinStep(setup, part, under, found) : arborStep(setup),
 		...ready,
 		wind
 	];
