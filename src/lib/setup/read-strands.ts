@@ -140,6 +140,14 @@ function layOf(role: Role, { fill, reader }: Place): Lay {
 
 type Names = Pick<Part, 'label' | 'short' | 'densityGPerCm3' | 'material' | 'line'>;
 
+/** The weight of a head or a tip, as it was typed or as its table comes to. */
+function weightOf(role: Role, typed: Made, made: StrandMade): string | undefined {
+	if (typed.way === 'grains') return typed.mass.trim();
+	if (typed.way !== 'table' || made.by !== 'table' || (role !== 'head' && role !== 'tip')) return undefined;
+	const grains = fromGrams(massG(made.sections, DENSITIES[typed.density].gPerCm3), 'gr');
+	return `${Math.round(grains)} gr`;
+}
+
 /** What it is called, and what it is of. */
 function namesOf(role: Role, typed: Made, made: StrandMade): Names {
 	if (made.by === 'material') {
@@ -157,19 +165,15 @@ function namesOf(role: Role, typed: Made, made: StrandMade): Names {
 		const { gPerCm3 } = DENSITIES[line.density];
 		return { label: lineLabel(line), short: formatLineClass(line), densityGPerCm3: gPerCm3, line };
 	}
-	// A head's, a tip's or a running line's weight is no single-hand class: it is said in grains.
-	const weight =
-		typed.way === 'grains'
-			? typed.mass.trim()
-			: made.by === 'table' && (role === 'head' || role === 'tip')
-				? `${Math.round(fromGrams(massG(made.sections, densityGPerCm3), 'gr'))} gr`
-				: '';
-	if (made.by === 'diameter' || typed.way !== 'table' || role !== 'line')
+	// Only a whole line has a class: any other strand is said by its weight, where that is known.
+	if (made.by === 'diameter' || typed.way !== 'table' || role !== 'line') {
+		const weight = weightOf(role, typed, made);
 		return {
-			label: `${roleName(role)}${weight === '' ? '' : `, ${weight}`}`,
-			short: weight === '' ? ROLE_NAMES[role] : `${ROLE_NAMES[role]} ${weight}`,
+			label: [roleName(role), weight].filter(Boolean).join(', '),
+			short: [ROLE_NAMES[role], weight].filter(Boolean).join(' '),
 			densityGPerCm3
 		};
+	}
 	const line = classOf(made.sections, typed.density);
 	return {
 		label: `${roleName(role)}, about #${line.number}`,

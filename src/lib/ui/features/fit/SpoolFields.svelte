@@ -49,6 +49,19 @@
 	);
 </script>
 
+{#snippet measure(label: string, key: 'rim' | 'width', spreadMm: number)}
+	<LengthField
+		{fit}
+		{unit}
+		{label}
+		path={['spool', key]}
+		get={({ spool }) => spool[key]}
+		set={({ spool }, value) => (spool[key] = value)}
+		placeholder={estimates[key]}
+		aside={spool[key] === '' ? '' : spread(spreadMm)}
+	/>
+{/snippet}
+
 <Segmented
 	label="How the spool is known"
 	options={[
@@ -98,26 +111,8 @@
 			</div>
 		{/if}
 		<div class="grid grid-cols-2 gap-x-4 gap-y-2.5">
-			<LengthField
-				{fit}
-				{unit}
-				label="Across the rims"
-				path={['spool', 'rim']}
-				get={({ spool }) => spool.rim}
-				set={({ spool }, value) => (spool.rim = value)}
-				placeholder={estimates.rim}
-				aside={spool.rim === '' ? '' : spread(DEFAULT_SPREADS.rimMm)}
-			/>
-			<LengthField
-				{fit}
-				{unit}
-				label="Between the flanges"
-				path={['spool', 'width']}
-				get={({ spool }) => spool.width}
-				set={({ spool }, value) => (spool.width = value)}
-				placeholder={estimates.width}
-				aside={spool.width === '' ? '' : spread(DEFAULT_SPREADS.widthMm)}
-			/>
+			{@render measure('Across the rims', 'rim', DEFAULT_SPREADS.rimMm)}
+			{@render measure('Between the flanges', 'width', DEFAULT_SPREADS.widthMm)}
 		</div>
 		{#if estimates.arbor}
 			<p class="text-[13.5px] text-soft">
