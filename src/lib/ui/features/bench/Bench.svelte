@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
-	import { afterNavigate, goto, invalidate } from '$app/navigation';
+	import { afterNavigate, goto, invalidate, replaceState } from '$app/navigation';
+	import { page } from '$app/state';
 	import type { Tempo } from '$lib/core';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
 	import { jobText, workOf, type BenchJob } from '$lib/bench/work';
@@ -88,7 +89,7 @@
 	let ways = $state(false);
 	afterNavigate(() => (ready = true));
 	onMount(() => {
-		if (wrong && !begun) void beginAt(wrong);
+		if (wrong) void (begun ? showTrouble() : beginAt(wrong));
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
 		return close;
@@ -127,7 +128,13 @@
 			...(standing.uncounted ? [{ kind: 'lost-count', part: standing.uncounted } as const] : [])
 		);
 		await show(() => bench.go(standing.at));
-		trouble = true;
+		showTrouble();
+	}
+	/** Asked for once: a page that is loaded again doesn't ask again. */
+	function showTrouble(): void {
+		trouble = bench.remedies.length > 0;
+		const { pathname, searchParams } = page.url;
+		replaceState(`${pathname}?job=${searchParams.get('job') ?? 'wind'}`, page.state);
 	}
 
 	/** A new step is read from its top: by eye, by screen reader, and aloud where that is switched on. */
