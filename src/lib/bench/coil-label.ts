@@ -18,7 +18,7 @@ import { DEFAULT_UNITS, showLong, type UnitSystem } from '$lib/wording/units';
 /** Taken off by a spool that turned, its rear end came last and lies outermost: the end that goes to the reel again. */
 const FIRST_END = 'rear end first';
 
-/** The text of a coils label: what it is, which end comes first, its twist, and since when it is on the coil. */
+/** The text of a coil's label: what it is, which end comes first, its twist, and since when it is on the coil. */
 export function coilLabel(kept: Strand, state: CareState, units: UnitSystem): Label {
 	const since = state.last.moved?.day ?? state.last.came?.day;
 	const day = since ? showDay(since) : '';

@@ -11,7 +11,7 @@ import {
 	type JobSetup,
 	type Step
 } from '$lib/core';
-import type { SetupForm } from '$lib/setup/form';
+import type { Made, SetupForm } from '$lib/setup/form';
 import type { Workout } from '$lib/setup/evaluate-form';
 import { shoppingOf } from './shopping';
 
@@ -20,6 +20,10 @@ const strengthLb = (slug: string | undefined): number | undefined => {
 	const found = /-(\d+)$/.exec(slug ?? '');
 	return found ? Number(found[1]) : undefined;
 };
+
+/** Of one thickness throughout, or tapered alike at both ends. */
+const isAlike = (made: Made | undefined): boolean =>
+	made?.way === 'level' || (made?.way === 'class' && made.class.taper !== 'WF');
 
 function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[] {
 	return parts.map(({ id, role, label, material, line }, i) => {
@@ -35,7 +39,7 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
 			depthMm: known.spool.rimRadiusMm - layer.outerRadiusMm,
 			sinking: line?.density === 'S',
 			cuts: material?.cuts ?? false,
-			...(line && line.taper !== 'WF' && fill.stack[i]?.made.way === 'class' && { alike: true }),
+			alike: isAlike(fill.stack[i]?.made),
 			...(strength !== undefined && { strengthLb: strength })
 		};
 	});

@@ -66,7 +66,7 @@ const gapText = (gapMm: number): string => `${gapMm.toFixed(2)} mm`;
 
 /**
  * The set-up that a swap leads to: `keep` components stay as they were wound, these go on over them. The gap is what is
- * left, so that solving for the backing gives back what lies there. Issues when something that goes on makes no sense.
+ * left, so that solving for the backing gives the length that is on. Issues when something that goes on makes no sense.
  */
 export function swapped(
 	now: SpoolNow,

@@ -38,10 +38,10 @@ export interface Knot {
 export type Pose<K extends string> = Readonly<Record<K, number>>;
 
 /**
- * Stages as poses of one shape. What lies between two poses lies on the way between their stages, so that a shape
+ * Stages as poses of one shape. The poses between two stages show the way from one to the other, so that a shape
  * that keeps its strands apart at every pose can be followed all the way.
  *
- * @param stages each with its pose; `via` what lies on the way there; `jumps` where there is no way there
+ * @param stages each with its pose; `via` the poses on the way there; `jumps` where there is no way there
  */
 export function staged<K extends string>(
 	shape: (pose: Pose<K>, wraps: number) => readonly KnotStrand[],

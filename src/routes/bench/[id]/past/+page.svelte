@@ -35,7 +35,7 @@
 <div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
 	<a class="no-print action-quiet" href="/bench/{data.id}">Back to the bench</a>
 	<h1 class="mt-4 text-[26px] leading-tight font-bold tracking-tight">
-		{data.name || 'This spool'}, as it was wound
+		{data.name || 'This spool'}: past windings
 	</h1>
 	{#if runs.length > 0}
 		<PastRuns {runs} ontakeback={(id) => void takeBack(id)} />
