@@ -87,9 +87,12 @@
 	let ready = $state(false);
 	let trouble = $state(false);
 	let ways = $state(false);
-	afterNavigate(() => (ready = true));
+	afterNavigate(() => {
+		// Once: the page may be gone from, and come back to.
+		if (!ready && wrong) void (begun ? showTrouble() : beginAt(wrong));
+		ready = true;
+	});
 	onMount(() => {
-		if (wrong) void (begun ? showTrouble() : beginAt(wrong));
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
 		return close;
