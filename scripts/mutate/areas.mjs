@@ -15,7 +15,7 @@ export const AREAS = {
 	},
 	inventory: {
 		code: 'src/lib/inventory/*.ts',
-		tests: ['src/lib/{inventory,bench}/**/*.test.ts']
+		tests: ['src/lib/{inventory,bench,server/services}/**/*.test.ts']
 	},
 	services: {
 		code: 'src/lib/server/services/*.ts',
