@@ -117,6 +117,23 @@ export async function stepDone(page: Page): Promise<void> {
 	if (await yes.isVisible()) await yes.click();
 }
 
+/** Goes through the steps in hand, doing what is to be done where there is something. */
+export async function through(
+	page: Page,
+	doing: Readonly<Record<string, () => Promise<void>>> = {}
+): Promise<string[]> {
+	const titles: string[] = [];
+	const title = page.locator('#step-title');
+	await expect(title).toBeVisible();
+	while ((await title.count()) > 0) {
+		const now = (await title.textContent())!.trim();
+		titles.push(now);
+		for (const [part, act] of Object.entries(doing)) if (now.includes(part)) await act();
+		await stepDone(page);
+		await expect(page.locator('#step-title, #record-title')).not.toHaveText(now);
+	}
+	return titles;
+}
 /** One of the four answers as a number in the shown unit. */
 export async function answer(page: Page, name: 'stop-depth' | 'length' | 'turns' | 'gap'): Promise<number> {
 	const text = await page.locator(`[data-answer="${name}"]`).innerText();

@@ -1,24 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, open, stepDone, test } from './server';
+import { expect, open, stepDone, test, through } from './server';
 
-/** Goes through the steps in hand, doing what is to be done where there is something. */
-async function through(
-	page: Page,
-	doing: Readonly<Record<string, () => Promise<void>>> = {}
-): Promise<string[]> {
-	const titles: string[] = [];
-	const title = page.locator('#step-title');
-	await expect(title).toBeVisible();
-	while ((await title.count()) > 0) {
-		const now = (await title.textContent())!.trim();
-		titles.push(now);
-		for (const [part, act] of Object.entries(doing)) if (now.includes(part)) await act();
-		await stepDone(page);
-		await expect(page.locator('#step-title, #record-title')).not.toHaveText(now);
-	}
-	return titles;
-}
 const row = (page: Page, text: string) => page.locator('[data-kept]').filter({ hasText: text });
 
 test('two lines swapped at the bench, and both found; undone, they are where they were', async ({

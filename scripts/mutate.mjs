@@ -23,7 +23,7 @@ function mutate(/** @type {keyof typeof AREAS} */ area) {
 		testRunner: 'vitest',
 		vitest: { configFile: 'scripts/mutate/tests.config.ts', related: false },
 		plugins: ['@stryker-mutator/vitest-runner'],
-		mutate: [AREAS[area].code, '!**/*.test.ts', '!**/testing.ts', '!**/reference.ts'],
+		mutate: [AREAS[area].code, '!**/*.test.ts', '!**/*testing.ts', '!**/reference.ts'],
 		coverageAnalysis: 'perTest',
 		ignoreStatic: true,
 		concurrency: Number(process.env['WENDLE_MUTATE_AT_ONCE'] ?? 2),

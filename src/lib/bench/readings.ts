@@ -1,4 +1,12 @@
-import { aboutAsPlanned, estimate, isKnown, type Reading, type RunReading, type RunState } from '$lib/core';
+import {
+	aboutAsPlanned,
+	estimate,
+	firstId,
+	isKnown,
+	type Reading,
+	type RunReading,
+	type RunState
+} from '$lib/core';
 import type { Part } from '$lib/setup/read-strands';
 import type { Workout } from '$lib/setup/evaluate-form';
 import type { StopNow } from './job';
@@ -52,7 +60,7 @@ export function readingsOf(state: RunState, setup: Setup, going: number): Told[]
 	const stopId = parts[stopIndex]?.id;
 	// A gap may show that the count under it was lost.
 	const lostAt = state.readings.find((r) => r.finished && r.takenAs === 'lost-count')?.id;
-	const told: Told[] = [];
+	const told: Told[] = alone(state, setup);
 	const note = (readings: readonly Reading[], id?: string): void => {
 		for (const reading of readings) told.push({ reading, id });
 	};
@@ -73,6 +81,23 @@ export function readingsOf(state: RunState, setup: Setup, going: number): Told[]
 	if (going > stopIndex) note(underneath(setup, state, lostAt));
 	if (going >= 0) note([{ kind: 'amount', component: going, ...counted(state, parts[going]!) }]);
 	return told;
+}
+
+/**
+ * What a reverse fill said: the depth with the line alone, and the depth that so many turns of backing over it left. On the bare arbor
+ * only: over a bed neither was read.
+ */
+function alone({ readings }: RunState, { parts, stopIndex }: Setup): Told[] {
+	const stop = parts[stopIndex];
+	if (stopIndex !== 0 || !stop) return [];
+	const over = new Set(parts.slice(1).map(({ id }) => firstId(id)));
+	return readings.flatMap(({ id, part, depthMm, turns }): Told[] => {
+		const on = turns.get(part) ?? 0;
+		if (part === firstId(stop.id) && on > 0)
+			return [{ id, reading: { kind: 'over-line', depthMm, turns: on } }];
+		const covered = [...over].every((line) => (turns.get(line) ?? 0) > 0) && !turns.has(firstId(stop.id));
+		return over.has(part) && covered ? [{ id, reading: { kind: 'line-alone', depthMm } }] : [];
+	});
 }
 
 /** The stop as the readings of a run have moved it; undefined while nothing was read, or where nothing is wound to the gap. */

@@ -1,6 +1,7 @@
 import { COUNTED_BY, REMEDY_KEYS, STEP_KINDS, TAKEN_AS } from '$lib/core';
 import { z } from 'zod';
 import { Day } from '$lib/inventory/day';
+import { readJob } from './work';
 
 /** Most events of one request: a counter's few minutes. */
 export const MAX_EVENTS = 500;
@@ -9,9 +10,11 @@ const id = z.string().regex(/^[\w-]{1,64}$/);
 /** The last moment of the year 9999: later ones are not written in four digits. */
 const LATEST = 253_402_300_799_999;
 const common = { id, at: z.number().int().min(0).max(LATEST) };
-const part = z.string().min(1).max(40);
+/** A component's id, or that of what lies there first in a reverse fill. */
+const MOST_PART = 46;
+const part = z.string().min(1).max(MOST_PART);
 /** A kind of step, with its part where there is one: `wind:backing`. */
-const step = z.string().regex(new RegExp(`^(${STEP_KINDS.join('|')})(:.{1,40})?$`));
+const step = z.string().regex(new RegExp(`^(${STEP_KINDS.join('|')})(:.{1,${MOST_PART}})?$`));
 const seconds = z.number().min(0);
 
 const event = <K extends string, S extends z.ZodRawShape>(kind: K, shape: S) =>
@@ -54,8 +57,11 @@ export const RunEventShape = z
 	])
 	.meta({ id: 'RunEvent' });
 
-/** What is done in a run: `wind` from the arbor, `swap`, `off.2`, `untwist.line.40000`; see `bench-job.ts`. */
-const JobText = z.string().regex(/^(wind|swap|off\.\d{1,2}|untwist\..{1,40}\.\d{1,7})$/);
+/** What is done in a run: `wind` from the arbor, `swap`, `off.2`, `untwist.line.40000`, `reverse.twin`, `outing`; see `work.ts`. */
+const JobText = z
+	.string()
+	.max(64)
+	.refine((text) => readJob(text) !== undefined, { error: 'Give a job, such as wind, swap or outing.' });
 export const StartRun = z.strictObject({ setupId: z.string().min(1).max(64), job: JobText.default('wind') });
 /** The job is over: what it came to is written down on this day, or it is left as if it had not been. */
 export const EndRun = z.strictObject({ day: Day, leave: z.boolean().default(false) });

@@ -1,5 +1,16 @@
 import {
+	CORE_LB,
 	jobSteps,
+	keys,
+	MENDS,
+	outingSteps,
+	outingTools,
+	repairSteps,
+	repairTools,
+	REVERSE_WAY_KEYS,
+	REVERSE_WAYS,
+	reverseSteps,
+	reverseTools,
 	stretchAndWalk,
 	swapSteps,
 	swapTools,
@@ -7,6 +18,8 @@ import {
 	untwistSteps,
 	untwistTools,
 	type JobSetup,
+	type Mend,
+	type ReverseWay,
 	type UntwistTechnique,
 	type OffPart,
 	type OnSource,
@@ -22,13 +35,24 @@ export type BenchJob =
 	| { readonly kind: 'swap'; readonly off: readonly OffPart[]; readonly on: readonly OnSource[] }
 	/** Something comes off and nothing goes on; so many components stay. */
 	| { readonly kind: 'off'; readonly keep: number; readonly off: readonly OffPart[] }
-	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number };
+	| Elsewise;
+
+/** Jobs that are the same whatever lies on the spool. */
+type Elsewise =
+	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number }
+	/** From the arbor, the amount found by filling it back to front. */
+	| { readonly kind: 'reverse'; readonly way: ReverseWay }
+	| { readonly kind: 'repair'; readonly mend: Mend }
+	/** Before the first cast of a day. */
+	| { readonly kind: 'outing' };
 
 /** The job that was asked for, before anyone looks at the strands on the spool. */
 export type AskedJob =
-	| { readonly kind: 'wind' | 'swap' }
-	| { readonly kind: 'off'; readonly keep: number }
-	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number };
+	{ readonly kind: 'wind' | 'swap' } | { readonly kind: 'off'; readonly keep: number } | Elsewise;
+
+/** It is the same whatever lies on the spool. */
+export const isElsewise = (job: AskedJob): job is Elsewise =>
+	job.kind === 'untwist' || job.kind === 'reverse' || job.kind === 'repair' || job.kind === 'outing';
 
 /** A job as it stands in an address, and as its run is kept. */
 export function jobText(job: AskedJob | BenchJob): string {
@@ -37,14 +61,43 @@ export function jobText(job: AskedJob | BenchJob): string {
 			return `off.${job.keep}`;
 		case 'untwist':
 			return `untwist.${job.part}.${Math.round(job.laneMm)}`;
+		case 'reverse':
+			return `reverse.${job.way}`;
+		case 'repair':
+			return `repair.${job.mend}`;
 		default:
 			return job.kind;
 	}
 }
 
+const TITLES = {
+	swap: 'Swap one line for another',
+	off: 'Take a line off and keep it',
+	untwist: 'Take the twist out',
+	outing: 'Before the first cast'
+} as const;
+
+/** What a job is called; undefined for winding a spool as usual. */
+export function jobTitle(job: BenchJob): string | undefined {
+	switch (job.kind) {
+		case 'wind':
+			return undefined;
+		case 'reverse':
+			return REVERSE_WAYS[job.way].title;
+		case 'repair':
+			return MENDS[job.mend].title;
+		default:
+			return TITLES[job.kind];
+	}
+}
+
 /** Undefined for what is no job. */
 export function readJob(text: string | null): AskedJob | undefined {
-	if (text === 'wind' || text === 'swap') return { kind: text };
+	if (text === 'wind' || text === 'swap' || text === 'outing') return { kind: text };
+	const way = REVERSE_WAY_KEYS.find((key) => text === `reverse.${key}`);
+	if (way) return { kind: 'reverse', way };
+	const mend = keys(MENDS).find((key) => text === `repair.${key}`);
+	if (mend) return { kind: 'repair', mend };
 	const off = /^off\.(\d{1,2})$/.exec(text ?? '');
 	if (off) return { kind: 'off', keep: Number(off[1]) };
 	const untwist = /^untwist\.(.{1,40})\.(\d{1,7})$/.exec(text ?? '');
@@ -60,9 +113,6 @@ export interface Work {
 	/** Ends with a record of what was wound; otherwise with what was done. */
 	readonly winds: boolean;
 }
-
-/** What a fly line's core stands, lb: the weakest part where the backing is stronger. Common practice: about 20. */
-const CORE_LB = 20;
 
 /** How a part is stretched and walked in a lane. */
 export function stretchOf(job: JobSetup, partId: string, laneMm: number): UntwistTechnique | undefined {
@@ -91,12 +141,36 @@ const swapPlan = (job: JobSetup, off: readonly OffPart[], on: readonly OnSource[
 	return { off, on, over: over?.role };
 };
 
-/** The steps and tools of a job with a set-up. */
-export function workOf(job: JobSetup, bench: BenchJob): Work {
+const NOTHING: Work = { steps: [], tools: [], winds: false };
+const windWork = (job: JobSetup): Work => ({
+	steps: jobSteps(job),
+	tools: toolsOf(job),
+	...(job.stopPart !== undefined && { stopPart: job.stopPart }),
+	winds: true
+});
+
+/**
+ * The steps and tools of a job with a set-up.
+ *
+ * @param first what a reverse fill puts on first; without it there is nothing to turn round, and it is wound as usual
+ */
+export function workOf(job: JobSetup, bench: BenchJob, first?: JobSetup): Work {
 	switch (bench.kind) {
+		case 'reverse':
+			return first
+				? {
+						...windWork(job),
+						steps: reverseSteps(job, { way: bench.way, first }),
+						tools: reverseTools(job, bench.way)
+					}
+				: windWork(job);
+		case 'repair':
+			return { steps: repairSteps(job, bench.mend), tools: repairTools(job, bench.mend), winds: false };
+		case 'outing':
+			return { steps: outingSteps(job), tools: outingTools(job), winds: false };
 		case 'untwist': {
 			const plan = untwistPlan(job, bench.part, bench.laneMm);
-			if (!plan) return { steps: [], tools: [], winds: false };
+			if (!plan) return NOTHING;
 			return { steps: untwistSteps(job, plan), tools: untwistTools(job, plan), winds: false };
 		}
 		case 'off':
@@ -109,11 +183,6 @@ export function workOf(job: JobSetup, bench: BenchJob): Work {
 			};
 		}
 		case 'wind':
-			return {
-				steps: jobSteps(job),
-				tools: toolsOf(job),
-				...(job.stopPart !== undefined && { stopPart: job.stopPart }),
-				winds: true
-			};
+			return windWork(job);
 	}
 }

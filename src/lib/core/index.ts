@@ -139,10 +139,30 @@ export {
 	type JobSetup,
 	type Joint
 } from './procedure/job';
-export { arborKnotOf, jointOf, jointsBetween, placeBetween } from './procedure/joints';
+export { arborKnotOf } from './procedure/arbor';
+export { concerns, jointOf, jointsBetween, placeBetween } from './procedure/joints';
 export { jobSteps } from './procedure/steps';
 export { swapSteps, swapTools, type OffPart, type OnSource, type SwapPlan } from './procedure/swap';
+export { CORE_LB } from './procedure/stretch';
 export { untwistSteps, untwistTools, type UntwistPlan } from './procedure/untwist';
+export {
+	backToFront,
+	behindFirst,
+	firstId,
+	REVERSE_WAY_KEYS,
+	REVERSE_WAYS,
+	type ReverseWay
+} from './procedure/reverse-ways';
+export { reverseSteps, reverseTools } from './procedure/reverse';
+export {
+	CUT_WITH_LOOP_MM,
+	MENDS,
+	outingSteps,
+	outingTools,
+	repairSteps,
+	repairTools,
+	type Mend
+} from './procedure/on-the-water';
 export { kindOf, STEP_KINDS, type Step, type StepKind } from './procedure/step';
 export { remediesAt, REMEDY_KEYS, remedySign, type Remedy, type RemedyKey } from './procedure/remedies';
 export { knotLengthMm } from './procedure/knot-lengths';

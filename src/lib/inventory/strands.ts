@@ -242,8 +242,9 @@ class Telling {
 		const atBench = run?.job === 'swap';
 		const usual = usualCoil(form.spool.name, atBench ? this.kept.get(id)?.label : undefined);
 		const to: Whereabouts = { on: 'coil', label: run?.coils?.[part] ?? usual };
-		// Taken off at the bench, its storage spool turned.
-		this.#add(record, id, 'off', { kind: 'moved', to, ...(atBench && { turns: NO_TURNS }) });
+		// Taken off at the bench, its storage spool turned; in a boat it was coiled by hand, and nobody knows.
+		const turned = atBench && form.fill.schools.swapPlace !== 'water';
+		this.#add(record, id, 'off', { kind: 'moved', to, ...(turned && { turns: NO_TURNS }) });
 	}
 }
 

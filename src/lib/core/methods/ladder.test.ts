@@ -39,6 +39,16 @@ describe('the ladder of methods', () => {
 		const line = rung(usual, 'half-fit').extraTurns / 2;
 		expect(rung(usual, 'reverse-fill').extraTurns).toBeGreaterThan(2 * line + 600);
 	});
+	it('a twin reel or the ground saves winding everything off, errs no less, and is not asked of everybody', () => {
+		const { extraTurns, gapError95Mm } = rung(usual, 'reverse-fill');
+		for (const slug of ['twin-reel', 'run-out'] as const) {
+			expect(rung(usual, slug).extraTurns / extraTurns).toBeCloseTo(0.5, 1);
+			expect(rung(usual, slug).gapError95Mm).toBeGreaterThan(0.9 * gapError95Mm);
+		}
+		expect(rung(usual, 'twin-reel').gapError95Mm).toBeGreaterThan(rung(usual, 'run-out').gapError95Mm);
+		const hopeless = ladder(0.2, { ...DEFAULT_SPREADS, bulkShare: 0.2 });
+		expect(['twin-reel', 'run-out']).not.toContain(hopeless.recommended);
+	});
 	it('recommends the least work that keeps both limits', () => {
 		expect(usual.because).toBe('least-work-that-is-safe');
 		const chosen = rung(usual, usual.recommended);

@@ -91,7 +91,10 @@ export function methodLadder(
 		const wanted = results.map(() => problem.gapMm);
 		return results.length > trials / 2 ? [summariseMethod(slug, results, wanted)] : [];
 	});
-	const safe = rungs.filter((r) => r.rubProbability <= RUB_LIMIT && r.gapError95Mm <= GAP_ERROR_LIMIT_MM);
+	const handy = rungs.filter(
+		({ slug }) => METHODS.find((method) => method.slug === slug)!.takes === undefined
+	);
+	const safe = handy.filter((r) => r.rubProbability <= RUB_LIMIT && r.gapError95Mm <= GAP_ERROR_LIMIT_MM);
 	const least = Math.min(...safe.map((r) => r.extraTurns));
 	const byError = (a: Rung, b: Rung): number => a.gapError95Mm - b.gapError95Mm;
 	const easy = safe.filter((r) => r.extraTurns <= least).sort(byError);
@@ -100,6 +103,6 @@ export function methodLadder(
 		.filter((r) => r.gapError95Mm <= SAME_ERROR * easy[0]!.gapError95Mm)
 		.sort((a, b) => a.readings - b.readings)[0];
 	if (best) return { rungs, recommended: best.slug, because: 'least-work-that-is-safe' };
-	const closest = [...rungs].sort(byError)[0];
+	const closest = [...handy].sort(byError)[0];
 	return closest && { rungs, recommended: closest.slug, because: 'errs-least' };
 }

@@ -15,7 +15,9 @@ export type MethodSlug =
 	| 'stop-depth'
 	| 'checkpoint'
 	| 'half-fit'
-	| 'reverse-fill';
+	| 'reverse-fill'
+	| 'twin-reel'
+	| 'run-out';
 
 /** How one play of a method came out. */
 export interface Played {
@@ -29,6 +31,8 @@ export interface Method {
 	readonly slug: MethodSlug;
 	/** Times that a rule is laid across the rims. */
 	readonly readings: number;
+	/** It takes a second reel, or a field: it is compared, but not recommended to somebody who may have neither. */
+	readonly takes?: 'second-reel' | 'field';
 	readonly play: (world: World, belief: Belief) => Played | undefined;
 }
 
@@ -134,6 +138,28 @@ const reverseFill: Method = {
 	}
 };
 
+/** 1σ of how far two spools of one model differ in the gap that the same fill leaves, mm. Assumption. */
+const TWIN_SIGMA_MM = 0.2;
+
+/** Filled back to front once, joined already, and turned round without being wound a third time: over a twin reel, or on the ground. */
+const turnedRound = (
+	slug: 'twin-reel' | 'run-out',
+	takes: 'second-reel' | 'field',
+	seenOffMm: number
+): Method => ({
+	slug,
+	readings: 1,
+	takes,
+	play: (world, { problem }) => {
+		const line = world.windRest(world.floor);
+		const { turns, again } = world.fillToGap(line, problem.gapMm + world.off(seenOffMm));
+		return {
+			gapMm: world.gapMm(world.windRest(again, true)),
+			extraTurns: world.turnsOfRest(world.floor) + turns
+		};
+	}
+});
+
 /** From the least trouble to the most. */
 export const METHODS: readonly Method[] = [
 	makersFigure,
@@ -143,5 +169,7 @@ export const METHODS: readonly Method[] = [
 	stopDepth,
 	pauseAndCount,
 	halfFitted,
+	turnedRound('twin-reel', 'second-reel', TWIN_SIGMA_MM),
+	turnedRound('run-out', 'field', 0),
 	reverseFill
 ];

@@ -158,7 +158,7 @@ const COMBINATIONS: readonly Combination[] = [
 		joint: 'loops',
 		stack: 'thin braid',
 		schools: { grip: 'mono' },
-		must: ['5–8 ft of mono first'],
+		must: ['5–8 ft of mono to the arbor first', '"double-uni"'],
 		not: ['one layer of tape']
 	},
 	{
@@ -168,7 +168,7 @@ const COMBINATIONS: readonly Combination[] = [
 		stack: 'thin braid',
 		schools: { grip: 'none' },
 		must: ['Take all three turns'],
-		not: ['one layer of tape', '5–8 ft of mono']
+		not: ['one layer of tape', '5–8 ft of mono', '"double-uni"']
 	},
 	{
 		hand: 'left',

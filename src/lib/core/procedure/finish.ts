@@ -1,5 +1,5 @@
 import type { JobSetup } from './job';
-import { looped, nailWraps } from './joints';
+import { looped, nailTied, nailWraps } from './joints';
 import { step, type Step } from './step';
 import { LEADER_SECONDS, PREPARING_SECONDS } from './times';
 
@@ -29,7 +29,12 @@ export function leaderStep(setup: JobSetup): Step {
 			{ slug: 'leader-uncoiled', wraps: 3 },
 			schools.frontLoop === 'keep'
 				? looped(parts.at(-1)!.role, 'leader')
-				: { slug: 'nail-knot', wraps: wraps === '5–7' ? 6 : 8, as: { line: parts.at(-1)!.role } }
+				: {
+						slug: 'nail-knot',
+						wraps: wraps === '5–7' ? 6 : 8,
+						as: { line: parts.at(-1)!.role },
+						unlike: schools.nailKnot === 'fingers'
+					}
 		],
 		instructions: [
 			[
@@ -41,13 +46,8 @@ export function leaderStep(setup: JobSetup): Step {
 						{ leaderMm },
 						' leader through the line loop, draw up square.'
 					]
-				: [
-						'Cut the front loop off. Nail knot of ',
-						wraps === '5–7' ? 'about 6' : wraps,
-						' turns with the butt of the ',
-						{ leaderMm },
-						' leader.'
-					],
+				: ['Cut the front loop off, and tie the butt of the ', { leaderMm }, ' leader on with a nail knot.'],
+			...(schools.frontLoop === 'keep' ? [] : nailTied(setup, wraps, "leader's butt", 'line')),
 			[
 				'Draw it through your hand until it is warm and hangs straight. Leave a little of it out of the reel, so that you find its end again.'
 			]

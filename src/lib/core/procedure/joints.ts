@@ -5,7 +5,7 @@ import type { KnotPlace } from '../knots/situation';
 import type { KnotSlug } from '../knots/takes';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import type { Caution, Sentence } from './phrase';
-import { USUAL_TECHNIQUES, type Techniques } from './techniques';
+import type { TechniqueKey, Techniques } from './techniques';
 import type { ToolKey } from './tools';
 
 /** How something is tied: the words, how it looks when right and wrong, what it takes. */
@@ -27,6 +27,8 @@ export interface Drawn {
 	readonly slug: KnotSlug;
 	readonly wraps: number;
 	readonly as?: Recast;
+	/** It is tied another way than its picture shows: it only takes the same length. */
+	readonly unlike?: boolean;
 }
 /** Loop to loop: the strand under the joint, and the one over it. */
 export const looped = (under: Role, over: Role): Drawn => ({
@@ -62,6 +64,11 @@ export const jointsBetween = (under: Role, over: Role): readonly Joint[] =>
 		({ slug }) => JOINT_OF[slug] ?? []
 	);
 
+/** Drawing up, whatever the knot: slowly, and every wrap where it belongs. */
+const DRAW_UP: Sentence = [
+	'Moisten it and draw it up slowly. Roll the wraps together with your thumbnail while you tug at one end and the other; forceps hold a short tag.'
+];
+
 const tags = (way: Techniques['tag']): Sentence => [
 	way === 'trim'
 		? 'Trim the tag ends flush, so that nothing catches in the guides.'
@@ -77,7 +84,13 @@ export interface Found {
 	readonly loop?: boolean;
 	/** The line lies out straight, fixed at its front end. */
 	readonly laidOut?: boolean;
+	/** The line is on a reel, its rear end outermost. */
+	readonly onReel?: boolean;
 }
+
+/** A running line with a large rear loop: the reel passes through that one, and the backing's may be small. */
+export const hasLargeLoop = ({ schools }: JobSetup, { role }: JobPart): boolean =>
+	role === 'running-line' && schools.runningLoop === 'large';
 
 /** The knots of a loop to loop: one for the loop under it, where that is not there already. */
 const loopedTo = (under: JobPart, part: JobPart, { loop }: Found): readonly Drawn[] => [
@@ -88,7 +101,12 @@ const loopedTo = (under: JobPart, part: JobPart, { loop }: Found): readonly Draw
 ];
 
 /** The loop in the strand under the joint: doubled in strong backing, tripled in thin. A line has its own. */
-function loopUnder(under: JobPart, { loop }: Found): Sentence {
+function loopUnder(
+	setup: JobSetup,
+	part: JobPart,
+	under: JobPart,
+	{ loop, onReel, laidOut }: Found
+): Sentence {
 	if (loop)
 		return [
 			`Look at the loop that the ${ROLE_NAMES[under.role]} has. If it is smooth and its knot is sound, use it again. Tie a new one only if it is worn.`
@@ -97,8 +115,12 @@ function loopUnder(under: JobPart, { loop }: Found): Sentence {
 		return [
 			'Use the loop at the front of the strand that is on. If it has none, make one with two nail knots side by side.'
 		];
+	if (hasLargeLoop(setup, part))
+		return [
+			`Tie a small loop, 1–2 in, into the ${ROLE_NAMES[under.role]} with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The large loop is at the running line's rear: check that you hold that end.`
+		];
 	return [
-		`Tie a loop of 8–10 in into the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. The whole coil of line has to pass through it.`,
+		`Tie a loop of 8–10 in into the backing with a ${loopPasses(under) === 2 ? 'double' : 'triple'} surgeon's loop. ${onReel ? `The spool with the ${ROLE_NAMES[part.role]} on it` : laidOut ? `All of the ${ROLE_NAMES[part.role]}` : 'The whole coil of line'} has to pass through it.`,
 		...(under.cuts
 			? [
 					' Some make four passes in thin braid. Many double it first, since a single thin strand cuts into the line.'
@@ -108,9 +130,26 @@ function loopUnder(under: JobPart, { loop }: Found): Sentence {
 }
 
 /** Drawing the two loops together: the strand that goes on passes through the loop of the one under it. */
-const through = (under: JobPart, part: JobPart, { laidOut }: Found): readonly Sentence[] => {
+const through = (
+	setup: JobSetup,
+	under: JobPart,
+	part: JobPart,
+	{ laidOut, onReel }: Found
+): readonly Sentence[] => {
 	const name = ROLE_NAMES[part.role];
 	const loop = `${ROLE_NAMES[under.role]}'s loop`;
+	if (hasLargeLoop(setup, part))
+		return [
+			[
+				`Pass the ${name}'s large loop through the ${loop}, open it wide, and pass the reel through it, or the spool that the ${ROLE_NAMES[under.role]} is on. Draw up.`
+			]
+		];
+	if (onReel)
+		return [
+			[
+				`Pass the ${loop} through the ${name}'s loop. Then take the spool that the ${name} is on out of its reel, pass it through the ${loop}, and draw up.`
+			]
+		];
 	return laidOut
 		? [
 				[`Pass the ${loop} through the ${name}'s loop.`],
@@ -120,7 +159,7 @@ const through = (under: JobPart, part: JobPart, { laidOut }: Found): readonly Se
 			]
 		: [
 				[
-					`Pass the ${loop} through the ${name}'s loop, then the whole coil of ${name}, its ties still on, through the ${loop}, and draw up.`
+					`Pass the ${loop} through the ${name}'s loop, then the whole coil of ${name}, still tied or on its spool, through the ${loop}, and draw up.`
 				]
 			];
 };
@@ -130,28 +169,50 @@ const SQUARE = {
 	then: ['Push them apart, let the loop slide back over, and draw up again by pulling both sides at once.']
 } as const;
 
+/** A nail knot over something, or through a hoop of the strand itself. */
+export function nailTied(setup: JobSetup, wraps: string, thin: string, thick: string): readonly Sentence[] {
+	return setup.schools.nailKnot === 'fingers'
+		? [
+				[
+					`Lay the end of the ${thin} along the ${thick} and back, so that it makes a hoop as long as your thumb. With the near side of the hoop, wrap ${wraps} turns round the ${thick} and the hoop's other side, away from the end.`
+				],
+				[
+					"Hold every wrap under thumb and finger, and pull the hoop in by the long end. Don't let go before it is snug."
+				]
+			]
+		: [[`Nail knot of ${wraps} wraps over a tube or tool, side by side. Don't let go before it is snug.`]];
+}
+export const nailTools = ({ schools }: JobSetup): readonly ToolKey[] =>
+	schools.nailKnot === 'fingers' ? [] : ['nail-tool'];
+
+/** Few wraps by those who want it slim, many by those who want it safe. */
+function albrightWraps(setup: JobSetup, part: JobPart): { readonly said: string; readonly drawn: number } {
+	if (setup.schools.albright === 'slim') return { said: '4–5', drawn: 5 };
+	return manyWraps(setup, part) ? { said: '10–12', drawn: 11 } : { said: '8–10', drawn: 9 };
+}
+
 const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, found: Found) => Tying> = {
-	loops: (_, part, under, found) => ({
+	loops: (setup, part, under, found) => ({
 		knots: loopedTo(under, part, found),
-		instructions: [loopUnder(under, found), ...through(under, part, found)],
+		instructions: [loopUnder(setup, part, under, found), ...through(setup, under, part, found)],
 		...SQUARE,
 		cautions: ['blades'],
 		tools: [],
 		minutes: 6
 	}),
-	'own-loop': (_, part, under, found) => ({
+	'own-loop': (setup, part, under, found) => ({
 		knots: [{ slug: 'own-loop', wraps: 6, as: { line: part.role } }, ...loopedTo(under, part, found)],
 		instructions: [
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
 			],
 			['Seal the cut end with UV resin, so that no water gets into the core.'],
-			loopUnder(under, found),
-			...through(under, part, found)
+			loopUnder(setup, part, under, found),
+			...through(setup, under, part, found)
 		],
 		...SQUARE,
 		cautions: ['blades', 'adhesive'],
-		tools: ['nail-tool', 'fine-mono', 'resin'],
+		tools: ['nail-tool', 'fine-mono', 'resin', 'forceps'],
 		minutes: 16
 	}),
 	nail: (setup, part, under) => ({
@@ -159,31 +220,30 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 			{
 				slug: 'nail-knot',
 				wraps: manyWraps(setup, part) ? 8 : 6,
-				as: { leader: under.role, line: part.role }
+				as: { leader: under.role, line: part.role },
+				unlike: setup.schools.nailKnot === 'fingers'
 			}
 		],
 		instructions: [
 			...(isUnder(part.role)
 				? []
 				: [['If this end has a welded loop, cut it off. The knot needs plain line.']]),
-			[
-				`Nail knot of ${nailWraps(setup, part)} wraps over a tube or tool, side by side. Don't let go before it is snug.`
-			],
-			['Moisten, draw both ends tight in turn.'],
+			...nailTied(setup, nailWraps(setup, part), ROLE_NAMES[under.role], ROLE_NAMES[part.role]),
+			DRAW_UP,
 			tags(setup.schools.tag)
 		],
 		right: ["The wraps lie side by side and bite in, and a hard pull doesn't move them."],
 		wrong: ['A wrap crosses another, or the knot slides along the line.'],
 		then: ['Cut it off and tie it again on fresh line. A crossed wrap works loose.'],
 		cautions: ['blades'],
-		tools: ['nail-tool'],
-		minutes: 8
+		tools: [...nailTools(setup), 'forceps'],
+		minutes: setup.schools.nailKnot === 'fingers' ? 10 : 8
 	}),
 	albright: (setup, part, under) => ({
 		knots: [
 			{
 				slug: 'albright',
-				wraps: manyWraps(setup, part) ? 11 : 9,
+				wraps: albrightWraps(setup, part).drawn,
 				as: { backing: under.role, line: part.role }
 			}
 		],
@@ -192,16 +252,17 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 				'Fold a bight in the end of the thicker one. Lead the thinner through it and wrap back over all three strands.'
 			],
 			[
-				`${manyWraps(setup, part) ? '10–12' : '8–10'} wraps, touching; then out through the bight on the side where you came in.`
+				`${albrightWraps(setup, part).said} wraps, touching; then out through the bight on the side where you came in.`
 			],
-			['Moisten. Draw standing part and tag up in turn, a little each time.'],
+			['Draw standing part and tag up in turn, a little each time.'],
+			DRAW_UP,
 			tags(setup.schools.tag)
 		],
 		right: ['The wraps lie side by side inside the bight; a hard pull does not move them.'],
 		wrong: ['The wraps have jumped over the end of the bight, or the tag came out on the other side.'],
 		then: ['Cut it off and tie it again, holding the wraps under thumb and finger while you draw up.'],
 		cautions: ['blades'],
-		tools: [],
+		tools: ['forceps'],
 		minutes: 8
 	}),
 	'double-uni': (setup, part, under) => ({
@@ -217,7 +278,8 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 				'Lay the two ends side by side, pointing opposite ways. Tie a uni of 4 turns with each round the other.'
 			],
 			...(under.cuts || part.cuts ? [['Take 5 or 6 turns with the slick braid.']] : []),
-			['Moisten, draw each knot tight, then pull both long ends until the two knots meet.'],
+			['Draw each knot tight, then pull both long ends until the two knots meet.'],
+			DRAW_UP,
 			...(under.role === 'bed'
 				? [
 						[
@@ -230,105 +292,23 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 		wrong: ['There is a space between them, or one slips along the strand.'],
 		then: ['Cut it off and tie it again, with one more turn in the strand that slipped.'],
 		cautions: ['blades'],
-		tools: [],
+		tools: ['forceps'],
 		minutes: 6
 	})
 };
 
+/** Where a technique makes no difference to this very job there is nothing to choose. */
+export function concerns(setup: JobSetup, key: TechniqueKey): boolean {
+	const { parts } = setup;
+	const joints = parts.slice(1).map((part) => jointOf(setup, part));
+	const asks: Partial<Record<TechniqueKey, boolean>> = {
+		grip: parts[0]?.cuts === true,
+		albright: joints.includes('albright'),
+		runningLoop: parts.some(({ role }) => role === 'running-line'),
+		tag: joints.some((joint) => joint !== 'loops' && joint !== 'own-loop')
+	};
+	return asks[key] ?? true;
+}
+
 export const tyingOf = (setup: JobSetup, part: JobPart, under: JobPart, found: Found = {}): Tying =>
 	TYINGS[jointOf(setup, part)](setup, part, under, found);
-
-const ROUND = (turns: number): string => (turns === 1 ? 'once' : turns === 2 ? 'twice' : 'three times');
-const HOLDS = {
-	right: ["When you pull hard, the backing turns the spool and doesn't slide round the arbor."],
-	wrong: ['The turns slip round the arbor, or the knot sticks up from it.'],
-	then: ['Untie it, take one more turn or put tape under it, moisten, and pull it tight again.']
-} as const;
-
-/**
- * Least perimeter of a loop that passes over a spool's rim while it lies round the arbor, mm: two tangents from the rim's far edge to
- * the arbor and the arc between them, 4√(R² − r²) + r(2π − 4 arccos(r/R)). Plane geometry.
- */
-export function loopOverSpoolMm({
-	rimRadiusMm: R,
-	arborRadiusMm: r
-}: NonNullable<JobSetup['spool']>): number {
-	return 4 * Math.sqrt(R * R - r * r) + r * (2 * Math.PI - 4 * Math.acos(r / R));
-}
-
-/** A loop over the whole spool is for open cages: in a closed one the usual knot takes its place. */
-export const arborKnotOf = ({ cage, schools }: JobSetup): Techniques['arborKnot'] =>
-	cage === 'closed' && schools.arborKnot === 'spool-loop' ? USUAL_TECHNIQUES.arborKnot : schools.arborKnot;
-
-const ARBOR_TYINGS: Record<
-	Techniques['arborKnot'],
-	(turns: number, spool?: JobSetup['spool']) => readonly Sentence[]
-> = {
-	overhand: (turns) => [
-		[
-			`Round the arbor ${ROUND(turns)}. An overhand knot round the standing part, and a stopper overhand in the tag.`
-		]
-	],
-	doubled: (turns) => [
-		[
-			`Round the arbor ${ROUND(turns)}. A doubled overhand, the end through twice, round the standing part, and a doubled stopper in the tag.`
-		]
-	],
-	uni: (turns) => [
-		[
-			`Round the arbor ${ROUND(turns)}. Lay the tag back along the standing part, and wrap 4–5 turns through the loop that makes.`
-		],
-		['Draw the wraps together, then slide the knot down to the arbor.']
-	],
-	'spool-loop': (turns, spool) => [
-		[
-			"Tie a surgeon's loop wide enough to go over the whole spool",
-			...(spool ? [': it has to measure at least ', { smallMm: loopOverSpoolMm(spool) }, ' all round'] : []),
-			'.'
-		],
-		[
-			`Pass it over the spool${turns > 1 ? `, ${ROUND(turns)}, a twist each time,` : ''} so that the standing part leads from the loop's end toward the reel seat. Then it can't spin.`
-		],
-		[
-			'What is slack when it lies on the arbor is drawn up through its knot: hitch the loop on itself and pull.'
-		]
-	]
-};
-
-const ARBOR_DRAWN: Record<Techniques['arborKnot'], (turns: number) => Drawn> = {
-	overhand: () => ({ slug: 'overhand-arbor', wraps: 1 }),
-	doubled: () => ({ slug: 'overhand-arbor', wraps: 2 }),
-	uni: () => ({ slug: 'uni-arbor', wraps: 4 }),
-	'spool-loop': (turns) => ({ slug: 'spool-loop', wraps: turns })
-};
-
-/** The knot on the arbor. It only keeps the spool from turning inside the backing, and should never be seen again. */
-export function arborTying(setup: JobSetup): Tying {
-	const [first] = setup.parts;
-	const slips = first?.cuts ?? false;
-	const { grip } = setup.schools;
-	const arborKnot = arborKnotOf(setup);
-	const under: Sentence[] = !slips
-		? []
-		: grip === 'tape'
-			? [['This backing slips on a bare arbor. Put one layer of tape round the arbor first.']]
-			: grip === 'mono'
-				? [
-						[
-							"This backing slips on a bare arbor. Wind on 5–8 ft of mono first. Join the backing to it with a double uni or an Albright, kept small and in the middle of the spool's width."
-						]
-					]
-				: [['This backing slips on a bare arbor. Take all three turns, and pull hard before you go on.']];
-	return {
-		knots: [ARBOR_DRAWN[arborKnot](setup.arborTurns)],
-		instructions: [
-			...under,
-			...ARBOR_TYINGS[arborKnot](setup.arborTurns, setup.spool),
-			['Moisten it, rock it to and fro until it is tight, and trim to a millimetre or two.']
-		],
-		...HOLDS,
-		cautions: slips ? ['blades', 'thin-braid'] : ['blades'],
-		tools: slips ? (grip === 'tape' ? ['tape'] : grip === 'mono' ? ['mono-bed'] : []) : [],
-		minutes: arborKnot === 'uni' || arborKnot === 'spool-loop' ? 5 : 4
-	};
-}

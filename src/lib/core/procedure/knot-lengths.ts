@@ -1,6 +1,7 @@
 import { takenMm, type TakenFrom } from '../knots/takes';
 import type { JobSetup } from './job';
-import { arborTying, tyingOf, type Tying } from './joints';
+import { arborTying } from './arbor';
+import { tyingOf, type Tying } from './joints';
 
 const FROM: Partial<Record<JobSetup['parts'][number]['role'], TakenFrom>> = {
 	bed: 'mono',

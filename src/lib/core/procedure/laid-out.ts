@@ -1,8 +1,16 @@
 import { isUnder, type JobSetup } from './job';
-import { arborTying, tyingOf } from './joints';
+import { arborTying } from './arbor';
+import { nailTools, tyingOf } from './joints';
+import { STRETCHED_TOOLS } from './stretch';
 import { tool, type Tool, type ToolKey } from './tools';
 
-const MOUNTED = { butt: 'rod-butt', winder: 'winder', drill: 'drill', table: 'clamp' } as const;
+const MOUNTED = {
+	butt: 'rod-butt',
+	winder: 'winder',
+	drill: 'drill',
+	'drill-hand': 'drill',
+	table: 'clamp'
+} as const;
 
 /** What is wound on is on the table too, each with how much of it. */
 const materials = ({ parts, leaderMm, stopPart }: JobSetup): Tool[] => [
@@ -29,7 +37,9 @@ export function toolsOf(setup: JobSetup): Tool[] {
 	const keys: ToolKey[] = [MOUNTED[schools.mount], 'axle', 'rule', 'nippers'];
 	if (parts.length > 0) keys.push(...arborTying(setup).tools);
 	parts.slice(1).forEach((part, i) => keys.push(...tyingOf(setup, part, parts[i]!).tools));
-	if (schools.frontLoop === 'cut') keys.push('nail-tool');
+	if (schools.frontLoop === 'cut') keys.push(...nailTools(setup), 'forceps');
+	if (parts.some(({ role }) => !isUnder(role)))
+		keys.push(...(schools.newLine === 'stretched' ? STRETCHED_TOOLS : (['spool-hub'] as const)));
 	if (parts.some(({ cuts }) => cuts)) keys.push('glove');
 	if (schools.tension === 'helper') keys.push('helper');
 	if (schools.tension === 'drag') keys.push('second-reel');

@@ -99,6 +99,10 @@ export const cageStep = ({ cage, schools }: JobSetup): Step =>
 				seconds: PREPARING_SECONDS.cage
 			});
 
+/** A machine turns the spool. */
+export const isDriven = (mount: JobSetup['schools']['mount']): boolean =>
+	mount === 'drill' || mount === 'drill-hand' || mount === 'winder';
+
 const MOUNTING: Record<JobSetup['schools']['mount'], readonly Sentence[]> = {
 	butt: [
 		['Put the reel on the rod butt alone, with its foot in the hood, and lock the rings one after the other.']
@@ -107,6 +111,12 @@ const MOUNTING: Record<JobSetup['schools']['mount'], readonly Sentence[]> = {
 	drill: [
 		[
 			'Clamp the reel, and press the rubber cup on the middle of the spool. Set the drill to its lowest speed.'
+		],
+		['Try the direction with nothing on the spool. It must turn the way the handle winds.']
+	],
+	'drill-hand': [
+		[
+			'Clamp the reel, and press the rubber cup on the middle of the spool. Set the drill to its lowest speed. It is for what goes under the line; the line itself goes on by the handle.'
 		],
 		['Try the direction with nothing on the spool. It must turn the way the handle winds.']
 	],
@@ -120,7 +130,7 @@ export const mountStep = ({ schools }: JobSetup): Step =>
 		right: ["The reel doesn't rock, and the handle turns all the way round."],
 		wrong: ['The foot works loose, or the handle hits something.'],
 		then: ['Seat the foot again and lock both rings; turn the reel a little.'],
-		cautions: schools.mount === 'drill' || schools.mount === 'winder' ? ['no-fly', 'drill'] : ['no-fly'],
+		cautions: isDriven(schools.mount) ? ['no-fly', 'drill'] : ['no-fly'],
 		seconds: PREPARING_SECONDS.mount
 	});
 
@@ -128,6 +138,11 @@ const SUPPLY: Record<JobSetup['schools']['tension'], readonly Sentence[]> = {
 	fingers: [
 		[
 			'Put it on a pencil or in a bowl. Let the line run between your thumb and finger: they give the tension.'
+		]
+	],
+	knees: [
+		[
+			'Put it on an axle and hold it between your knees. Squeeze its sides a little: that gives the tension, and both hands are free.'
 		]
 	],
 	sitting: [['Put it on the floor behind you, on an axle, and sit on the strand: that gives the tension.']],
@@ -141,6 +156,13 @@ export const supplyStep = ({ schools }: JobSetup): Step =>
 		title: 'Set the backing spool up so that it can spin',
 		instructions: [
 			...SUPPLY[schools.tension],
+			...(schools.supply === 'same' && schools.tension !== 'drag'
+				? [
+						[
+							'Turn it so that the strand leaves it on the same side as it goes on to the reel: both then turn the same way, and the coils keep their set.'
+						]
+					]
+				: []),
 			[
 				'The spool must turn as the line leaves it. If the line comes off over the flange, each coil puts a turn of twist in.'
 			]

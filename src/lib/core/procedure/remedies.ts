@@ -80,7 +80,9 @@ const REMEDIES = {
 			[
 				'A line that is wound on backward casts like string. Take it off on to a spool that turns, and undo the joint.'
 			],
-			['Find the end marked "this end to reel", or the head\'s coloured marker, and join that one.']
+			[
+				'Find the end marked "this end to reel", or the head\'s coloured marker, and join that one. A line that lies out is fixed at its other end instead.'
+			]
 		],
 		back: 'end',
 		off: 'part',
@@ -178,10 +180,25 @@ const indexOf = (steps: readonly Step[], kind: string, part?: string): number =>
 	steps.findIndex((step) => step.kind === kind && (part === undefined || step.part === part));
 
 /** Place of the step to go back to, or −1 when this job has none such before the step in hand. */
-function backFrom(steps: readonly Step[], at: number, back: Back, stopPart: string | undefined): number {
+function backFrom(
+	steps: readonly Step[],
+	at: number,
+	{ back, off }: RemedyAsWritten,
+	stopPart: string | undefined
+): number {
 	if (back === 'stop') return stopPart === undefined ? -1 : indexOf(steps, 'wind', stopPart);
 	// A part's own steps: of the part in hand, else of the last one that was wound.
+	// What is wrong with the leader's own knot is put right where it is tied.
+	if (back === 'join' && steps[at]!.kind === 'leader') return at;
 	const part = steps[at]!.part ?? steps.slice(0, at).findLast(({ kind }) => kind === 'wind')?.part;
+	// A line that lies out is not coiled again: it is fixed at its other end.
+	if (back === 'end' && steps[at]!.kind === 'join') {
+		const anchor = steps.slice(0, at).findIndex(({ kind }) => kind === 'anchor');
+		if (anchor > indexOf(steps, 'end', part)) return anchor;
+	}
+	// What is stretched on comes off to be laid out again.
+	const laid = indexOf(steps, 'lay', part);
+	if (back === 'wind' && off === 'part' && laid >= 0) return laid;
 	if (back === 'end' || back === 'join' || back === 'wind') return indexOf(steps, back, part);
 	return indexOf(steps, back);
 }
@@ -201,6 +218,13 @@ function partsOff(
 	return wound.slice(off === 'part' ? from : from + 1);
 }
 
+/** Where nothing comes off, what was wound and tied since then stays done: only that step opens again, and the one in hand. */
+function reopened(steps: readonly Step[], place: number, at: number, off: Off): readonly Step[] {
+	const since = steps.slice(place, at + 1);
+	const own = steps[place]!.part !== undefined;
+	return off === 'nothing' && !own ? since.filter((_, i) => i === 0 || i === since.length - 1) : since;
+}
+
 /** What may be wrong on the step at a place, with the way back in this very job. */
 export function remediesAt(steps: readonly Step[], at: number, stopPart?: string): Remedy[] {
 	const step = steps[at];
@@ -208,7 +232,7 @@ export function remediesAt(steps: readonly Step[], at: number, stopPart?: string
 	return REMEDY_KEYS.flatMap((key): Remedy[] => {
 		const known: RemedyAsWritten = REMEDIES[key];
 		if (!known.shows.includes(step.kind)) return [];
-		const place = backFrom(steps, at, known.back, stopPart);
+		const place = backFrom(steps, at, known, stopPart);
 		if (place < 0 || place > at) return [];
 		return [
 			{
@@ -216,7 +240,7 @@ export function remediesAt(steps: readonly Step[], at: number, stopPart?: string
 				sign: known.sign,
 				doing: known.doing,
 				back: steps[place]!.id,
-				reopens: steps.slice(place, at + 1).map(({ id }) => id),
+				reopens: reopened(steps, place, at, known.off).map(({ id }) => id),
 				off: partsOff(steps, at, known.off, steps[at]!.part, stopPart)
 			}
 		];

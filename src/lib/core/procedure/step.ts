@@ -24,7 +24,18 @@ export const STEP_KINDS = [
 	'lay',
 	'walk',
 	'rejoin',
-	'loop-test'
+	'loop-test',
+	'cut',
+	'second-reel',
+	'run-out',
+	'ashore',
+	'cut-back',
+	'mend',
+	'evening',
+	'guides',
+	'straighten',
+	'look-over',
+	'before-the-fly'
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 

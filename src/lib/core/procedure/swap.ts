@@ -45,7 +45,11 @@ const parted = (part: OffPart): string =>
 		? 'Push the two loops together until they open, and part them. Both loops stay: they are used again.'
 		: 'Cut the line close to the knot.';
 
+/** Without a table, storage spool or hub: bare hands, and something for the coils. */
+const onTheWay = ({ schools }: JobSetup): boolean => schools.swapPlace === 'water';
+
 function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
+	const loose = onTheWay(setup);
 	return step(
 		'off',
 		{
@@ -55,14 +59,38 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 					? [['Take the leader off, and straighten the front loop. Keep flies away from moving line.']]
 					: []),
 				['Loosen the drag all the way, so that the reel gives line without a pull.'],
-				[
-					'Put a storage spool on an axle, or hold it so that it turns. Wind the line on to it, front end first. Both the reel and the storage spool turn.'
-				],
-				[`The rear end comes last and ends up outermost. ${parted(part)}`]
+				...(loose
+					? [
+							[
+								'Pull the line off into a hat, a bucket or a dry bowl, coil on coil, front end first. Keep your feet and the wind away from it.'
+							],
+							[`The rear end comes last and lies on top. ${parted(part)}`]
+						]
+					: [
+							[
+								"Have the ties ready: lay them into the storage spool first, across its hub. Put it on an axle, hold the line's front end through the hole in its side, and make the first turns by hand."
+							],
+							[
+								'Then wind the line on to it. Both the reel and the storage spool turn; some squeeze the storage spool between their knees for tension.'
+							],
+							[`The rear end comes last and ends up outermost. ${parted(part)}`]
+						])
 			],
-			right: ['The line lies flat on the storage spool without curling, with its rear end outermost.'],
-			wrong: ['The line came off over the side of something that stood still, or it springs up in loops.'],
-			then: ['Let it run off again, lay it out straight, and wind it on with both turning.'],
+			right: [
+				loose
+					? 'The coils lie one on the other, with the rear end on top.'
+					: 'The line lies flat on the storage spool without curling, with its rear end outermost.'
+			],
+			wrong: [
+				loose
+					? 'Coils were lifted and turned over, or the wind got into them.'
+					: 'The line came off over the side of something that stood still, or it springs up in loops.'
+			],
+			then: [
+				loose
+					? 'Leave it, and pull the line up from the top coil, one at a time. Never pull on a tangle.'
+					: 'Let it run off again, lay it out straight, and wind it on with both turning.'
+			],
 			cautions: ['no-fly'],
 			figure: {
 				label: 'To take off',
@@ -75,12 +103,19 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 	);
 }
 
-const tieStep = (part: OffPart): Step =>
+const tieStep = (setup: JobSetup, part: OffPart): Step =>
 	step(
 		'tie',
 		{
 			title: `Tie and label the ${ROLE_NAMES[part.role]}`,
 			instructions: [
+				...(onTheWay(setup)
+					? [
+							[
+								'Take it out of the bucket in coils as wide as your two hands, starting from the rear end on top. That puts some twist in. It goes out at home: stretch the line there before you wind it on again.'
+							]
+						]
+					: []),
 				[
 					'Tie it in two to four places, evenly round, loose enough not to dent it. Use pipe cleaners or soft twine, never bare wire.'
 				],
@@ -109,9 +144,50 @@ const tugStep = (): Step =>
 		seconds: SECONDS.tug
 	});
 
-function hubStep({ from, where }: OnSource, part: JobPart): Step {
+/** The same with bare hands: off another reel into the bucket, or the coil over two hands. */
+function inHandStep(part: JobPart, reel: boolean, where: string): Step {
+	const name = ROLE_NAMES[part.role];
+	return step(
+		'hub',
+		{
+			title: reel ? `Take the ${name} off ${where}` : `Hold the ${name}'s coil so that it turns`,
+			instructions: reel
+				? [
+						[
+							`${part.label} comes from ${where}. Loosen that reel's drag, take its leader off, and pull the line off into a bucket, front end first. Its rear end comes last and lies on top.`
+						],
+						[
+							'Then take it up from the top in coils as wide as your two hands, with the rear end outside, and tie it in two places. A loose heap does not pass through a loop.'
+						]
+					]
+				: [
+						[
+							'It is joined now. Hold the coil over both hands, or over your knees, and only then take the ties off, one after the other, from the inside.'
+						],
+						['Turn your hands over each other as the line leaves, so that it comes off without twisting.']
+					],
+			right: [
+				reel
+					? 'You hold one tied coil, its rear end outside.'
+					: 'The line leaves from the outside of the coil.'
+			],
+			wrong: [reel ? 'The coils were turned over.' : 'Coils slip off over your fingertips.'],
+			then: [
+				reel
+					? 'Pull the line up from the top coil, one at a time.'
+					: 'Put two ties back on, lay the coil back together, and try again.'
+			],
+			cautions: [],
+			seconds: SECONDS.hub
+		},
+		part.id
+	);
+}
+
+function hubStep(setup: JobSetup, { from, where }: OnSource, part: JobPart): Step {
 	const name = ROLE_NAMES[part.role];
 	const reel = from === 'reel';
+	if (onTheWay(setup)) return inHandStep(part, reel, where);
 	return step(
 		'hub',
 		{
@@ -154,7 +230,7 @@ function hubStep({ from, where }: OnSource, part: JobPart): Step {
 
 /** What is taken off: off, tied, labelled; and the backing tested where it lies bare. */
 const offSteps = (setup: JobSetup, { off, over }: SwapPlan): Step[] => [
-	...off.flatMap((part, i) => [offStep(setup, part, i === 0), tieStep(part)]),
+	...off.flatMap((part, i) => [offStep(setup, part, i === 0), tieStep(setup, part)]),
 	...(over === 'backing' ? [tugStep()] : [])
 ];
 
@@ -167,12 +243,12 @@ export function swapSteps(setup: JobSetup, plan: SwapPlan): Step[] {
 		const at = setup.parts.findIndex(({ id }) => id === source.part);
 		const part = setup.parts[at];
 		if (!part) return [];
-		const hub = hubStep(source, part);
+		const hub = hubStep(setup, source, part);
 		// A coil is joined while it is tied, so that it passes through the loop; what is on a reel has to come off it first.
 		const innermost = source === plan.on[0] ? plan.off.at(-1) : undefined;
 		const loop = innermost !== undefined && isLooped(innermost);
 		return source.from === 'reel'
-			? [hub, ...partSteps(setup, part, setup.parts[at - 1], { loop, from: 'reel' })]
+			? [hub, ...partSteps(setup, part, setup.parts[at - 1], { loop, from: 'reel', inHand: onTheWay(setup) })]
 			: partSteps(setup, part, setup.parts[at - 1], {
 					loop,
 					from: 'coil',
@@ -202,11 +278,12 @@ export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] 
 	});
 	/** One for each strand that comes off, of this reel or of another. */
 	const storages = off.length + on.filter(({ from }) => from === 'reel').length;
+	const loose = onTheWay(setup);
+	const turning = on.some(({ from }) => from !== 'reel') ? (['hub', 'axle'] as const) : (['axle'] as const);
 	const keys = [
-		...(storages > 0 ? (['storage'] as const) : []),
-		...(off.length > 0 ? (['ties', 'label'] as const) : []),
-		...(on.some(({ from }) => from !== 'reel') ? (['hub'] as const) : []),
-		'axle' as const,
+		...(storages > 0 ? ([loose ? 'bucket' : 'storage'] as const) : []),
+		...(off.length > 0 || (loose && storages > 0) ? (['ties', 'label'] as const) : []),
+		...(loose ? [] : turning),
 		...parts.flatMap(({ part, under }) => (under ? tyingOf(setup, part, under).tools : [])),
 		...(over === 'backing' || parts.some(({ part }) => isUnder(part.role)) ? (['glove'] as const) : []),
 		...(parts.length > 0 ? (['rule', 'cloth'] as const) : []),

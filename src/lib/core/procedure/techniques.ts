@@ -31,6 +31,10 @@ export const TECHNIQUES = {
 				label: 'Drill and cup',
 				buys: 'Very fast, for winding everything on twice; hard to feel the tension.'
 			},
+			'drill-hand': {
+				label: 'Drill for what goes under the line, hand for the line',
+				buys: 'Fast where nothing can be spoilt, and you feel the line go on.'
+			},
 			table: { label: 'Bare table', buys: 'Needs nothing at all; slow, and the reel has to be held.' }
 		}
 	},
@@ -39,6 +43,10 @@ export const TECHNIQUES = {
 		usual: 'fingers',
 		ways: {
 			fingers: { label: 'Fingers', buys: 'You feel every knot and slack place; tires and can burn.' },
+			knees: {
+				label: 'Between the knees',
+				buys: 'Squeezes the supply, needs nothing and frees both hands; harder to keep even.'
+			},
 			sitting: { label: 'Sitting on it', buys: 'Firm and hands-free; hard to keep the same throughout.' },
 			helper: { label: 'A helper', buys: 'Even, with the supply on a pencil as an axle; takes two.' },
 			drag: {
@@ -49,6 +57,14 @@ export const TECHNIQUES = {
 				label: 'A machine',
 				buys: 'The firmest lay, so most backing; keeps whatever twist there is.'
 			}
+		}
+	},
+	supply: {
+		title: 'Which way the supply turns',
+		usual: 'same',
+		ways: {
+			same: { label: 'The same way as the reel', buys: 'The coils keep the set they have.' },
+			either: { label: 'Either way', buys: 'Stands wherever there is room; a stiff line springs a little.' }
 		}
 	},
 	grip: {
@@ -65,11 +81,86 @@ export const TECHNIQUES = {
 		usual: 'overhand',
 		ways: {
 			overhand: { label: 'Overhand and stopper', buys: 'Two plain knots that anyone remembers.' },
-			doubled: { label: 'The same, doubled', buys: 'Bites harder in thin or slippery backing.' },
+			'stopper-first': {
+				label: 'Stopper first, then the overhand',
+				buys: 'The stopper is tied on the table, where you see it; one knot less on the arbor.'
+			},
+			'stopper-doubled': {
+				label: 'Overhand and doubled stopper',
+				buys: 'The stopper is too thick to slip through the overhand.'
+			},
+			doubled: {
+				label: 'Doubled overhand, doubled stopper',
+				buys: 'Bites harder in thin or slippery backing.'
+			},
 			uni: { label: 'Uni type', buys: 'Slides down tight and holds well; 4–5 turns to tie.' },
+			'uni-overhand': {
+				label: 'A uni, then an overhand',
+				buys: "The tag can't work loose; a little more that sticks up from the arbor."
+			},
+			noose: {
+				label: 'Noose',
+				buys: 'A slipped loop, drawn down on the arbor: the quickest; with more turns round it, it holds better.'
+			},
+			hole: {
+				label: 'Through a hole in the arbor',
+				buys: "Can't slip, whichever backing you use; only where the arbor has a hole or a post."
+			},
 			'spool-loop': {
 				label: 'Loop over the spool',
 				buys: 'Tied away from the spool; comes off again whole. Open cages only.'
+			}
+		}
+	},
+	nailKnot: {
+		title: 'Nail knots tied with',
+		usual: 'tool',
+		ways: {
+			tool: { label: 'A tube or a tool', buys: 'The wraps lie side by side almost by themselves.' },
+			fingers: {
+				label: 'Fingers only',
+				buys: 'Nothing to carry: the wraps go through a hoop of the strand itself; takes some practice.'
+			}
+		}
+	},
+	albright: {
+		title: 'Wraps of an Albright',
+		usual: 'safe',
+		ways: {
+			safe: { label: '8–12', buys: 'Holds for sure, in salt water and with sinking lines too.' },
+			slim: { label: '4–5', buys: 'Slimmer, and quieter in the guides; has to be drawn up well.' }
+		}
+	},
+	runningLoop: {
+		title: "The running line's rear loop",
+		usual: 'small',
+		ways: {
+			small: { label: 'Small', buys: "The backing's loop has to let the whole coil through." },
+			large: {
+				label: 'Large, from the factory',
+				buys: 'A reel or a coil passes through it, so a small loop in the backing will do. Check which end is the rear.'
+			}
+		}
+	},
+	newLine: {
+		title: 'How a new line goes on',
+		usual: 'coil',
+		ways: {
+			coil: { label: 'From its coil', buys: 'Indoors, alone, on a chair.' },
+			stretched: {
+				label: 'Stretched out and walked on',
+				buys: 'No twist at all from the start, and no memory of the coil; needs a lawn or a path as long as the line.'
+			}
+		}
+	},
+	swapPlace: {
+		title: 'Where lines are swapped',
+		usual: 'table',
+		ways: {
+			table: { label: 'At a table', buys: 'Storage spool and hub turn, so no twist comes in.' },
+			water: {
+				label: 'In a boat or at the roadside',
+				buys: 'Bare hands, and a hat or a bucket for the coils; some twist comes in, and goes out at home.'
 			}
 		}
 	},

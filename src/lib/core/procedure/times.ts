@@ -19,13 +19,15 @@ const PACE_PER_MINUTE: Record<JobSetup['schools']['mount'], number> = {
 	butt: 50,
 	winder: 120,
 	drill: 180,
+	'drill-hand': 180,
 	table: 35
 };
 /** Looks, pauses and a rule laid across, whatever the length. */
 const PAUSES_SECONDS = 60;
 
-export const windingSeconds = ({ schools }: JobSetup, turns: number): number =>
-	PAUSES_SECONDS + (60 * turns) / PACE_PER_MINUTE[schools.mount];
+/** @param byHand a line, where the drill is only for what goes under it */
+export const windingSeconds = ({ schools: { mount } }: JobSetup, turns: number, byHand = false): number =>
+	PAUSES_SECONDS + (60 * turns) / PACE_PER_MINUTE[mount === 'drill-hand' && byHand ? 'butt' : mount];
 
 /** How long a step was planned to take, and took. */
 export interface TimedStep {

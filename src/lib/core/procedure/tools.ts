@@ -15,6 +15,18 @@ const TOOLS = {
 	winder: ['Winder, with its seat', 'holds and turns the reel', 'the rod butt and your hands'],
 	drill: ['Drill with a rubber cup', 'turns the spool', 'the handle, and patience'],
 	clamp: ['Something to hold the reel to the table', 'it must not walk away', 'a helper, or a strap'],
+	'spool-hub': [
+		"Hub for the line's coil",
+		"turns on the axle; the line's own spool does as well",
+		'a tin with a hole in its bottom'
+	],
+	stick: ['Two smooth sticks, or a peg', 'hold the ends on the ground', 'a patient helper with a glove'],
+	'twin-reel': [
+		'A second reel of the same model, or its spare spool',
+		'takes the whole fill once, and gives it back',
+		'two storage spools'
+	],
+	bucket: ['Hat, bucket or bowl', 'takes the loose coils', 'a dry floor that nobody steps on'],
 	axle: [
 		'Pencil or pen',
 		'axle for the supply spool',
@@ -26,6 +38,7 @@ const TOOLS = {
 		"a strip of paper marked in millimetres, or this application's depth gauge"
 	],
 	nippers: ['Nippers or scissors', 'tags', 'nail clippers'],
+	forceps: ['Forceps', 'hold a short tag while you draw up', 'pliers with smooth jaws'],
 	'nail-tool': ['Nail-knot tool', 'nail knots', 'a stiff thin tube, or a needle and a short loop of mono'],
 	'fine-mono': ['12 lb mono, 2 ft', 'the knots of the loop', 'leader butt of that strength'],
 	resin: ['UV resin and its lamp', 'seals the cut end', 'superglue, or flexible glue left overnight'],

@@ -1,11 +1,11 @@
-import { ROLE_NAMES, type Role } from '../fit/stack';
+import { ROLE_NAMES } from '../fit/stack';
 import type { UntwistTechnique } from '../twist/let-out';
 import { isUnder, type JobPart, type JobSetup } from './job';
 import { tyingOf } from './joints';
 import type { Sentence } from './phrase';
 import { laidOutStep } from './prepare';
 import { step, type Step } from './step';
-import { windingSeconds } from './times';
+import { anchorStep, laneStep, STRETCH_SECONDS, walkStep, windInStretched } from './stretch';
 import { tool, type Tool } from './tools';
 
 /** A line that is stretched and walked, and the strand under it. */
@@ -17,49 +17,8 @@ export interface UntwistPlan {
 	readonly way: UntwistTechnique;
 }
 
-const SECONDS = { lane: 120, anchor: 90, lay: 90, walk: 120, loopTest: 120 } as const;
+const LOOP_TEST_SECONDS = 120;
 const ORDINALS = ['first', 'second', 'third'] as const;
-
-const laneStep = ({ laneMm, passes = 1 }: UntwistTechnique): Step =>
-	step('lane', {
-		title: 'Find an empty stretch',
-		instructions: [
-			[
-				'Look for grass, sand or a quiet path, straight and empty, where nobody passes and the line catches on nothing. If people might pass, have someone keep watch.'
-			],
-			...(passes > 1
-				? [[`It is shorter than the line: done in ${passes} parts, each part laid straight in its turn.`]]
-				: [])
-		],
-		right: ['You can see all of it, and it is longer than the line and a few steps.'],
-		wrong: ['There is a road or a path across it, dogs, or a wire fence.'],
-		then: ['Choose another place or another day, such as a playing field on an evening without wind.'],
-		cautions: ['stretch', 'scraps'],
-		...(laneMm !== undefined && {
-			figure: {
-				label: 'Room to have',
-				value: { longMm: laneMm },
-				beside: passes > 1 ? [`for each of ${passes} parts`] : ['line, and room to stand']
-			}
-		}),
-		seconds: SECONDS.lane
-	});
-
-const anchorStep = (role: Role): Step =>
-	step('anchor', {
-		title: 'Anchor the front end',
-		instructions: [
-			['Fly and leader off.'],
-			[
-				`The ${ROLE_NAMES[role]}'s front end goes to a smooth post or a soft strap, at the height of your hand, so that it can't turn there.`
-			]
-		],
-		right: ['A firm pull moves nothing, and the loop is not cut into.'],
-		wrong: ['The line can spin at the anchor, or lies over an edge.'],
-		then: ['Put a soft strap round the post, pass the loop through it, and draw it up.'],
-		cautions: ['no-fly'],
-		seconds: SECONDS.anchor
-	});
 
 function layStep({ part, under, way }: UntwistPlan, pass: number): Step {
 	const passes = way.passes ?? 1;
@@ -103,34 +62,11 @@ function layStep({ part, under, way }: UntwistPlan, pass: number): Step {
 				value: { longMm: part.lengthMm / passes },
 				beside: way.pullLb === undefined ? [] : [`never more than a ${Math.round(way.pullLb)} lb pull`]
 			},
-			seconds: SECONDS.lay
+			seconds: STRETCH_SECONDS.lay
 		},
 		String(pass)
 	);
 }
-
-const walkStep = (pass: number, passes: number): Step =>
-	step(
-		'walk',
-		{
-			title: 'Pinch it and walk',
-			instructions: [
-				['Go back to the anchor. Pinch the line lightly between thumb and finger, in a damp cloth.'],
-				[
-					pass === passes
-						? 'Walk along it to the free end. The twist runs ahead of your fingers and out at the end, which turns.'
-						: 'Walk to the end of this part. The twist runs ahead of your fingers, into what is still loose.'
-				],
-				['Once more if it still curls behind you.']
-			],
-			right: ["Behind your fingers the line hangs straight when it's slack."],
-			wrong: ["You drag the line along instead of letting it slip through, or the end doesn't turn."],
-			then: ['Pinch less; shake the free end loose.'],
-			cautions: [],
-			seconds: SECONDS.walk
-		},
-		String(pass)
-	);
 
 function rejoinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
 	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, { loop: true, laidOut: true });
@@ -141,34 +77,6 @@ function rejoinStep(setup: JobSetup, part: JobPart, under: JobPart): Step {
 		seconds: 60 * minutes
 	});
 }
-
-const backIn = (setup: JobSetup, { part, way }: UntwistPlan): Step =>
-	step(
-		'wind',
-		{
-			title: 'Wind it in while you walk to the anchor',
-			instructions: [
-				['Keep the line stretched between you and the anchor all the way. That gives the tension.'],
-				['Wind level from flange to flange. The front end comes off the anchor last.']
-			],
-			right: ['It goes on firm and level, and the slack at the end hangs without curling.'],
-			wrong: ['The line went slack on the way, so loose turns lie under tight ones.'],
-			then: ['Walk back until the loose turns are off, and wind in again.'],
-			cautions: ['stretch'],
-			figure: {
-				label: 'To wind in',
-				value: { longMm: part.lengthMm },
-				beside: [
-					'about ',
-					{ turns: part.turns },
-					' turns',
-					...(way.pullLb === undefined ? [] : [`, at no more than ${Math.round(way.pullLb)} lb`])
-				]
-			},
-			seconds: windingSeconds(setup, part.turns)
-		},
-		part.id
-	);
 
 const loopTestStep = (): Step =>
 	step('loop-test', {
@@ -181,7 +89,7 @@ const loopTestStep = (): Step =>
 		wrong: ['It keeps spinning.'],
 		then: ['Walk it once more from the anchor. A line that lay twisted for years keeps some of it.'],
 		cautions: [],
-		seconds: SECONDS.loopTest
+		seconds: LOOP_TEST_SECONDS
 	});
 
 /** The steps of stretching a line and walking it, with this reel, in this place. Content is common practice. */
@@ -191,9 +99,12 @@ export function untwistSteps(setup: JobSetup, plan: UntwistPlan): Step[] {
 		laidOutStep(),
 		laneStep(plan.way),
 		anchorStep(plan.part.role),
-		...Array.from({ length: passes }, (_, i) => [layStep(plan, i + 1), walkStep(i + 1, passes)]).flat(),
+		...Array.from({ length: passes }, (_, i) => [
+			layStep(plan, i + 1),
+			walkStep(String(i + 1), i + 1 === passes)
+		]).flat(),
 		...(plan.under ? [rejoinStep(setup, plan.part, plan.under)] : []),
-		backIn(setup, plan),
+		windInStretched(setup, plan.part, plan.way),
 		loopTestStep()
 	];
 }

@@ -1,14 +1,17 @@
 import { ROLE_NAMES } from '../fit/stack';
-import { arborTying, jointOf, tyingOf, type Found } from './joints';
+import { arborTying } from './arbor';
+import { hasLargeLoop, jointOf, tyingOf, type Found } from './joints';
 import { HAS_ENDS, isUnder, JOINTS, type JobPart, type JobSetup } from './job';
 import type { Caution, Sentence } from './phrase';
 import { step, type Step } from './step';
+import { isDriven } from './prepare';
+import { isStretchedOn, LAID_OUT, layOutSteps, wayOfNewLine, windInStretched } from './stretch';
 import { PREPARING_SECONDS, windingSeconds } from './times';
 
 /** What a strand comes from: its maker's spool, a coil that was put on a hub, or a storage spool it was wound on from a reel. */
 type From = 'new' | 'coil' | 'reel';
 
-function arborStep(setup: JobSetup): Step {
+export function arborStep(setup: JobSetup): Step {
 	const { tools: _tools, minutes, ...tying } = arborTying(setup);
 	return step('arbor', {
 		title: `Tie the ${ROLE_NAMES[setup.parts[0]!.role]} to the arbor`,
@@ -30,14 +33,16 @@ function rearEnd(part: JobPart, from: From): Sentence {
 	];
 }
 
-function endStep(part: JobPart, from: From, where: string): Step {
+function endStep(setup: JobSetup, part: JobPart, from: From, where: string): Step {
 	return step(
 		'end',
 		{
 			title: `Find the ${ROLE_NAMES[part.role]}'s rear end`,
 			instructions: [
 				[`${part.label}${where === '' ? '' : `: ${where}`}.`],
-				rearEnd(part, from),
+				hasLargeLoop(setup, part)
+					? ['The end with the large loop is its rear: that end goes to the reel.']
+					: rearEnd(part, from),
 				...(part.role === 'head'
 					? [['A head comes loose and tangles easily. Open its coil over your knee, one turn at a time.']]
 					: [])
@@ -60,7 +65,7 @@ function endStep(part: JobPart, from: From, where: string): Step {
 	);
 }
 
-function joinStep(setup: JobSetup, part: JobPart, under: JobPart, found: Found): Step {
+export function joinStep(setup: JobSetup, part: JobPart, under: JobPart, found: Found): Step {
 	const { tools: _tools, minutes, ...tying } = tyingOf(setup, part, under, found);
 	return step(
 		'join',
@@ -75,15 +80,17 @@ function joinStep(setup: JobSetup, part: JobPart, under: JobPart, found: Found):
 
 const FEEL: Record<JobSetup['schools']['tension'], string> = {
 	fingers: 'Firm between thumb and finger',
+	knees: 'Firm, the supply squeezed between your knees',
 	sitting: 'Firm, sitting on the strand',
 	helper: 'Firm against your helper',
 	drag: "Firm against the second reel's drag",
 	machine: "At the machine's even pull"
 };
 
-const windCautions = ({ schools }: JobSetup, part: JobPart): Caution[] => [
+export const windCautions = ({ schools }: JobSetup, part: JobPart): Caution[] => [
 	...(part.cuts ? (['thin-braid'] as const) : []),
-	...(schools.mount === 'drill' || schools.mount === 'winder' || schools.tension === 'machine'
+	...((isDriven(schools.mount) && !(schools.mount === 'drill-hand' && !isUnder(part.role))) ||
+	schools.tension === 'machine'
 		? (['drill'] as const)
 		: [])
 ];
@@ -134,19 +141,30 @@ const SET_UP: Record<From, readonly Sentence[]> = {
 	reel: [['Put the storage spool on an axle, so that it turns as the line leaves it.']]
 };
 
-function windWhole(setup: JobSetup, part: JobPart, from: From): Step {
+function windWhole(setup: JobSetup, part: JobPart, from: From, inHand: boolean): Step {
 	const bed = part.role === 'bed';
 	return step(
 		'wind',
 		{
 			title: `Wind the ${ROLE_NAMES[part.role]}`,
 			instructions: [
-				...(isUnder(part.role) ? [] : SET_UP[from]),
+				...(isUnder(part.role)
+					? []
+					: inHand
+						? [
+								[
+									'Hold the coil over both hands or over your knees, so that it turns, and take the ties off last.'
+								]
+							]
+						: SET_UP[from]),
 				bed
 					? [
 							'Wind on all of it, level from flange to flange. What you wind over it can only be as even as this.'
 						]
 					: ['Keep a light tension and let the coil turn. Wind evenly, without loops or crossings.'],
+				...(setup.schools.mount === 'drill-hand' && !isUnder(part.role)
+					? [['Take the drill off, and wind by the handle from here on.']]
+					: []),
 				...(part.role === 'running-line'
 					? [['If it changes colour every few yards, the colours later tell you how far a cast went.']]
 					: []),
@@ -165,7 +183,7 @@ function windWhole(setup: JobSetup, part: JobPart, from: From): Step {
 				value: { longMm: part.lengthMm },
 				beside: ['about ', { turns: part.turns }, ' turns']
 			},
-			seconds: windingSeconds(setup, part.turns)
+			seconds: windingSeconds(setup, part.turns, !isUnder(part.role))
 		},
 		part.id
 	);
@@ -176,6 +194,8 @@ interface Coming {
 	readonly from?: From;
 	/** What is written on its coil, or the reel it came off. */
 	readonly where?: string;
+	/** It comes from another reel without a storage spool: tied into a coil that hands hold. */
+	readonly inHand?: boolean;
 	/** What comes between, once it is joined. */
 	readonly ready?: readonly Step[];
 }
@@ -185,13 +205,17 @@ export function partSteps(
 	setup: JobSetup,
 	part: JobPart,
 	under: JobPart | undefined,
-	{ from = 'new', where = '', ready = [], ...found }: Found & Coming = {}
+	{ from = 'new', where = '', ready = [], inHand = false, ...found }: Found & Coming = {}
 ): Step[] {
-	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part, from);
-	return [
-		...(HAS_ENDS.includes(part.role) ? [endStep(part, from, from === 'reel' ? '' : where)] : []),
-		under ? joinStep(setup, part, under, found) : arborStep(setup),
-		...ready,
-		wind
-	];
+	const hasEnds = HAS_ENDS.includes(part.role) || hasLargeLoop(setup, part);
+	const end = hasEnds ? [endStep(setup, part, from, from === 'reel' ? '' : where)] : [];
+	if (under && isStretchedOn(setup, part, under, from === 'new'))
+		return [
+			...end,
+			...layOutSteps(setup, part),
+			joinStep(setup, part, under, { ...found, ...LAID_OUT }),
+			windInStretched(setup, part, wayOfNewLine(setup, part))
+		];
+	const wind = part.id === setup.stopPart ? windToStop(setup, part) : windWhole(setup, part, from, inHand);
+	return [...end, under ? joinStep(setup, part, under, found) : arborStep(setup), ...ready, wind];
 }

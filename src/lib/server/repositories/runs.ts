@@ -1,5 +1,6 @@
-import type { RunEvent } from '$lib/core';
+import { REVERSE_WAY_KEYS, type RunEvent } from '$lib/core';
 import { RunEventShape, type RunEvents } from '$lib/bench/run';
+import { jobText } from '$lib/bench/work';
 import type { Knex } from 'knex';
 import { z } from 'zod';
 import type { Writing } from '../db/write';
@@ -24,7 +25,11 @@ export type RunRow = z.output<typeof RunRow>;
 const COLUMNS = ['id', 'setupId', 'createdAt', 'job', 'endedAt', 'recordId'];
 
 /** Jobs that end with a record of what was wound. */
-export const WINDINGS: readonly string[] = ['wind', 'swap'];
+export const WINDINGS: readonly string[] = [
+	'wind',
+	'swap',
+	...REVERSE_WAY_KEYS.map((way) => jobText({ kind: 'reverse', way }))
+];
 
 /** Starts a run; a run that was started already stays as it is. */
 export async function insertRun(

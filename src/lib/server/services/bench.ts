@@ -1,13 +1,15 @@
 import {
+	CUT_WITH_LOOP_MM,
 	NO_TURNS,
 	runState,
 	type CareEvent,
 	type Day,
+	type Mend,
 	type OffPart,
 	type OnSource,
 	type RunState
 } from '$lib/core';
-import { readJob, stretchOf, type AskedJob, type BenchJob } from '$lib/bench/work';
+import { isElsewise, readJob, stretchOf, type AskedJob, type BenchJob } from '$lib/bench/work';
 import { jobOf } from '$lib/bench/job';
 import { commonOf, strandIdOf, usualCoil } from '$lib/inventory/strands';
 import type { ComponentForm } from '$lib/setup/form';
@@ -27,7 +29,7 @@ import { loadSetup, type SavedSetup } from './saved';
 /** What the bench does with a set-up: the job that was asked for, or the job that leads from the strands on its spool to the set-up. */
 export async function benchJob(db: Knex, setupId: string, asked: AskedJob | undefined): Promise<BenchJob> {
 	const begun = asked?.kind ?? (await currentRun(db, setupId))?.job;
-	if (asked?.kind === 'untwist') return asked;
+	if (asked && isElsewise(asked)) return asked;
 	const setup = await loadSetup(db, setupId);
 	const inventory = await inventoryNow(db);
 	if (asked?.kind === 'off') {
@@ -43,6 +45,8 @@ export async function benchJob(db: Knex, setupId: string, asked: AskedJob | unde
  * @param begun the job that it is in already, if any
  */
 export function jobLeadingTo(inventory: Inventory, setup: SavedSetup, begun: string | undefined): BenchJob {
+	const job = readJob(begun ?? null);
+	if (job?.kind === 'reverse') return job;
 	const now = spoolNow(inventory, setup.spoolId);
 	if (begun === 'wind' || !now) return { kind: 'wind' };
 	const { record, still } = now;
@@ -74,12 +78,16 @@ function offEvents(
 	{ coils, tug }: RunState,
 	day: Day
 ): { keptId: string; event: CareEvent }[] {
-	const { stack } = record.form.fill;
+	const { stack, schools } = record.form.fill;
 	const idOf = (component: ComponentForm): string => strandIdOf(record.setupId, component);
 	const moved = off.flatMap(({ id, label: name }) => {
 		const component = stack.find((one) => one.id === id);
 		const label = coils.get(id) ?? usualCoil(record.form.spool.name, name);
-		const event = stamped(day, { kind: 'moved', to: { on: 'coil', label }, turns: NO_TURNS });
+		const event = stamped(day, {
+			kind: 'moved',
+			to: { on: 'coil', label },
+			...(schools.swapPlace !== 'water' && { turns: NO_TURNS })
+		});
 		return component ? [{ keptId: idOf(component), event }] : [];
 	});
 	const backing = stack.find(({ role }) => role === 'backing');
@@ -114,10 +122,24 @@ export const endJob = (db: Knex, runId: string, day: Day, leave: boolean): Promi
 				? offEvents(now, offParts(now, asked.keep), state, day)
 				: asked.kind === 'untwist'
 					? untwistEvents(setup, asked, state, day)
-					: [];
+					: asked.kind === 'repair'
+						? repairEvents(setup, asked.mend, day)
+						: [];
 		await insertCareEvents(trx, events);
 		return done(events.map(({ keptId, event: { id } }) => ({ keptId, id })));
 	});
+
+/** A broken front loop takes a little of the line with it. */
+function repairEvents(
+	{ id, form }: SavedSetup,
+	mend: Mend,
+	day: Day
+): { keptId: string; event: CareEvent }[] {
+	const outermost = form.fill.stack.at(-1);
+	if (mend !== 'front-loop' || !outermost) return [];
+	const event = stamped(day, { kind: 'shortened', byMm: CUT_WITH_LOOP_MM });
+	return [{ keptId: strandIdOf(id, outermost), event }];
+}
 
 function untwistEvents(
 	{ id, form }: SavedSetup,

@@ -1,4 +1,5 @@
 import { dayOf, fail, type ChosenTechniques } from '$lib/core';
+import { firstFillOf } from '$lib/bench/reverse';
 import { workOf } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
 import { readWinding, settleWinding } from '$lib/inventory/read-winding';
@@ -64,7 +65,9 @@ export const recordWinding = (
 		const job = jobOf(setup.form, wound.workout, person);
 		const run = await currentRun(trx, setupId);
 		const planned = {
-			plannedSeconds: plannedSeconds(workOf(job, bench).steps),
+			plannedSeconds: plannedSeconds(
+				workOf(job, bench, firstFillOf(setup.form, wound.workout, bench, units, person)?.job).steps
+			),
 			hand: job.hand,
 			knots: knotsOf(job)
 		};

@@ -2,9 +2,10 @@
 	import { browser } from '$app/environment';
 	import { afterNavigate, goto, invalidate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
-	import type { Tempo } from '$lib/core';
+	import { behindFirst, type Tempo } from '$lib/core';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
-	import { jobText, workOf, type BenchJob } from '$lib/bench/work';
+	import { firstFillOf } from '$lib/bench/reverse';
+	import { jobText, jobTitle, workOf, type BenchJob } from '$lib/bench/work';
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
 	import { jobOf } from '$lib/bench/job';
@@ -67,19 +68,23 @@
 	/** What is read on the way moves the stop, and with it what the steps say. */
 	const moved = $derived(run && workout.stopIndex >= 0 ? stopNow(run.state, workout) : undefined);
 	const job = $derived(jobOf(setup.form, workout, preferences.schools, moved));
-	const work = $derived(workOf(job, doing));
+	/** A reverse fill puts everything on back to front first: a set-up of its own. */
+	const first = $derived(firstFillOf(setup.form, workout, doing, preferences.units, preferences.schools));
+	const work = $derived(workOf(job, doing, first?.job));
 	// svelte-ignore state_referenced_locally
 	const bench = new BenchState(() => work, tempo, begun, run, wound);
 	const step = $derived(bench.step);
 
-	const index = $derived(step?.kind === 'wind' ? workout.parts.findIndex(({ id }) => id === step.part) : -1);
+	/** What lies on the spool at this step: the finished fill, or what goes on first. */
+	const lying = $derived(step?.part && behindFirst(step.part) && first ? first.workout : workout);
+	const index = $derived(step?.kind === 'wind' ? lying.parts.findIndex(({ id }) => id === step.part) : -1);
 	/** The strand that is wound; at the gap step, the outermost strand. */
 	const windingAt = $derived(step?.kind === 'gap' ? workout.parts.length - 1 : Math.max(index, 0));
 	const winding =
 		run &&
 		new WindingState(
 			run,
-			() => workout,
+			() => lying,
 			() => windingAt
 		);
 	const link = run && new CounterLink(run, () => (step?.kind === 'wind' ? step.part : undefined));
@@ -217,14 +222,11 @@
 						)
 				}
 			});
-		await goto('/care', { invalidateAll: true });
+		await goto(doing.kind === 'outing' || doing.kind === 'repair' ? '/' : '/care', { invalidateAll: true });
 	}
 
-	const DOING = {
-		swap: 'Swap one line for another',
-		off: 'Take a line off and keep it',
-		untwist: 'Take the twist out'
-	} as const;
+	/** Everything that is wound on the way, the first fill of a reverse fill included. */
+	const parts = $derived([...workout.parts, ...(first?.workout.parts ?? [])]);
 	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
 	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
 	const topDepthMm = $derived(run?.state.depths.get(topPart)?.depthMm);
@@ -255,8 +257,8 @@
 			>
 			{#if run}<SyncNote {run} />{/if}
 		</p>
-		{#if doing.kind !== 'wind'}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
-				{DOING[doing.kind]}
+		{#if jobTitle(doing)}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
+				{jobTitle(doing)}
 			</p>{/if}
 		<StepList {bench} {doing} onshow={(at) => show(() => bench.go(at))} />
 		<div class="max-lg:hidden">{@render links()}</div>
@@ -272,15 +274,15 @@
 			onnext={next}
 		/>
 		{#if trouble}
-			<Trouble {bench} first={wrong} parts={workout.parts} onback={() => void show(() => undefined)} />
+			<Trouble {bench} first={wrong} {parts} onback={() => void show(() => undefined)} />
 		{/if}
 		{#if step}
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
-				<StepReading {bench} {step} {run} {winding} {link} {workout} tools={work.tools} {coilName} />
+				<StepReading {bench} {step} {run} {winding} {link} workout={lying} tools={work.tools} {coilName} />
 			</StepCard>
-			{#if run}<Notes {bench} {run} parts={workout.parts} />{/if}
+			{#if run}<Notes {bench} {run} {parts} />{/if}
 			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
-		{:else if doing.kind === 'off' || doing.kind === 'untwist'}
+		{:else if doing.kind !== 'wind' && doing.kind !== 'swap' && doing.kind !== 'reverse'}
 			<EndCard
 				kind={doing.kind}
 				run={() => run?.id}

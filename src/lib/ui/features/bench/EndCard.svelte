@@ -7,7 +7,7 @@
 
 	/** The end of a job that winds nothing new: written down, or left as if it had not been. */
 	interface Props {
-		kind: 'off' | 'untwist';
+		kind: 'off' | 'untwist' | 'repair' | 'outing';
 		/** The run; none when nothing was done. */
 		run: () => string | undefined;
 		/** What has to be over first: the last tick must not arrive after the job is closed. False when it cannot be now. */
@@ -15,6 +15,14 @@
 		onended: (written: Ended['written']) => void;
 	}
 	let { kind, run, before, onended }: Props = $props();
+	/** What Wendle then knows. */
+	const SAYS: Record<Props['kind'], string> = {
+		off: 'Wendle then knows that the line is on its coil and that only the backing is on the spool.',
+		untwist:
+			'Wendle then counts less twist in the line: what walking takes out, and what the loop test says.',
+		repair: 'Wendle then knows that the line is a little shorter. Make the new loop in the evening.',
+		outing: 'Everything is ready: tie the fly on.'
+	};
 	const preferences = usePreferences();
 	let day = $state(preferences.today.toString());
 	let trouble = $state<string>();
@@ -52,9 +60,7 @@
 		Save this job?
 	</h2>
 	<p class="mt-3 text-[19px]">
-		{kind === 'off'
-			? 'Wendle then knows that the line is on its coil and that only the backing is on the spool.'
-			: 'Wendle then counts less twist in the line: what walking takes out, and what the loop test says.'}
+		{SAYS[kind]}
 	</p>
 	<div class="mt-5 max-w-56">
 		<Field label="Done on" type="date" value={day} oninput={(value) => (day = value)} required />

@@ -31,6 +31,8 @@
 	);
 	const [right = [], wrong = [], then = []] = $derived(texts.slice(step.instructions.length));
 	const counts = $derived(step.kind === 'wind');
+	/** A knot that is tied another way here than it is drawn is left to the words. */
+	const drawn = $derived((step.knots ?? []).filter(({ unlike }) => !unlike));
 </script>
 
 <article aria-labelledby="step-title">
@@ -58,10 +60,10 @@
 		</div>
 	{/if}
 	{@render children?.()}
-	{#if step.knots && step.knots.length > 0}
+	{#if drawn.length > 0}
 		{#await import('./StepKnot.svelte') then { default: StepKnot }}
 			<div class="mt-4 flex flex-wrap gap-4">
-				{#each step.knots as knot (knot.slug)}<StepKnot {...knot} />{/each}
+				{#each drawn as { slug, wraps, as } (slug)}<StepKnot {slug} {wraps} {as} />{/each}
 			</div>
 		{/await}
 	{/if}

@@ -7,7 +7,7 @@
 	import StageDrawing from '../knots/StageDrawing.svelte';
 
 	/** The knot of a step, stage by stage from its first, in the place where it is tied. */
-	let { slug, wraps, as }: { slug: string; wraps: number; as?: Recast } = $props();
+	let { slug, wraps, as }: { slug: string; wraps: number; as?: Recast | undefined } = $props();
 	const knot = $derived.by(() => {
 		const found = findKnot(slug);
 		return found && recast(found, as);

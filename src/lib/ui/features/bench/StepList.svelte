@@ -51,7 +51,9 @@
 			onclick={() => onshow(bench.steps.length)}
 		>
 			<span class={bench.recording ? 'marked' : ''}
-				>{doing.kind === 'wind' || doing.kind === 'swap' ? 'Save how it turned out' : 'Save it'}</span
+				>{doing.kind === 'wind' || doing.kind === 'swap' || doing.kind === 'reverse'
+					? 'Save how it turned out'
+					: 'Save it'}</span
 			>
 		</button>
 	</li>

@@ -5,6 +5,7 @@
 		JOINTS,
 		jointsBetween,
 		ROLE_NAMES,
+		concerns,
 		TECHNIQUE_KEYS,
 		TECHNIQUES,
 		type ChosenTechniques,
@@ -74,7 +75,7 @@
 />
 {#if trouble}<p role="alert" class="mt-2 text-warn">{trouble}</p>{/if}
 <div class="mt-4 space-y-5">
-	{#each TECHNIQUE_KEYS as key (key)}
+	{#each TECHNIQUE_KEYS.filter((key) => concerns(job, key)) as key (key)}
 		<fieldset>
 			<legend class="figure text-[16px] font-semibold">{TECHNIQUES[key].title}</legend>
 			{#each waysOf(key) as [way, { label, buys }] (way)}

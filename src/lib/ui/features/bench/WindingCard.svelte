@@ -60,7 +60,10 @@
 	);
 	/** What it came off, most likely: a new line's spool, a coil, another reel. */
 	const sourceOf = (part: string): TwistSource => {
+		if (doing.kind === 'reverse') return doing.way === 'ground' ? 'laid-out' : 'reel';
 		const from = doing.kind === 'swap' ? doing.on.find((on) => on.part === part)?.from : 'new';
+		if (from === 'new' && job.schools.newLine === 'stretched') return 'laid-out';
+		if (doing.kind === 'swap' && job.schools.swapPlace === 'water') return 'loose';
 		return from === 'reel' ? 'reel' : from === 'coil' ? 'maker-coil' : 'line-spool';
 	};
 	let travels = $state<(TravelForm | undefined)[]>(

@@ -77,11 +77,13 @@ export class BenchState {
 		void this.run?.add({ kind: 'step', step: step.id, done, ...(done && { plannedSeconds }) });
 	}
 
-	/** Ticks the step in hand and goes on to the next. */
+	/** Ticks the step in hand and goes on to the next one that is open: what is done between them is left alone. */
 	finish(): void {
 		if (!this.step) return;
+		const { at } = this;
 		this.tick(this.step, true);
-		this.go(this.at + 1);
+		const next = this.steps.findIndex(({ id }, i) => i > at && !this.done.has(id));
+		this.go(next < 0 ? this.steps.length : next);
 	}
 
 	/** Back to the step before, which is then in hand again: its tick goes. */

@@ -247,7 +247,10 @@
 
 		{#if workout}
 			<div class="min-h-24 min-w-0 lg:col-start-2">
-				{#await import('./panels/Panels.svelte') then { default: Panels }}<Panels {fit} />{/await}
+				{#await import('./panels/Panels.svelte') then { default: Panels }}<Panels
+						{fit}
+						tobench={doable ? (query) => void toBench(query) : undefined}
+					/>{/await}
 			</div>
 		{/if}
 	</div>

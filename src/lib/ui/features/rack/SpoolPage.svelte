@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { remedySign } from '$lib/core';
+	import { keys, MENDS, remedySign } from '$lib/core';
 	import { STANDING_REMEDIES } from '$lib/bench/standing';
 	import type { Winding } from '$lib/inventory/winding';
 	import { showDay } from '$lib/wording/dates';
@@ -90,6 +90,27 @@
 								<a
 									class="flex min-h-10 items-center text-[15.5px] hover:underline"
 									href="/bench/{wound.setupId}?job=wind&wrong={key}">{remedySign(key)}</a
+								>
+							</li>
+						{/each}
+					</ul>
+				</section>
+			{/if}
+			{#if wound && whole}
+				<section aria-label="On the water">
+					<h2 class="text-[15px] font-semibold">On the water</h2>
+					<ul class="mt-1 border-t border-hair">
+						<li class="border-b border-hair">
+							<a
+								class="flex min-h-10 items-center text-[15.5px] hover:underline"
+								href="/bench/{wound.setupId}?job=outing">Before the first cast</a
+							>
+						</li>
+						{#each keys(MENDS) as key (key)}
+							<li class="border-b border-hair">
+								<a
+									class="flex min-h-10 items-center text-[15.5px] hover:underline"
+									href="/bench/{wound.setupId}?job=repair.{key}">{MENDS[key].sign}</a
 								>
 							</li>
 						{/each}

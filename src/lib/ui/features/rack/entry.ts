@@ -1,4 +1,5 @@
 import type { Day, Spool } from '$lib/core';
+import { firstFillOf } from '$lib/bench/reverse';
 import { workOf, type BenchJob } from '$lib/bench/work';
 import type { Winding } from '$lib/inventory/winding';
 import type { SetupForm, SpoolForm } from '$lib/setup/form';
@@ -127,7 +128,8 @@ function jobEntry(
 	if (!planned) return undefined;
 	const worked = workOut({ spool: form, fill: planned.form.fill }, units);
 	if (!worked.ok) return undefined;
-	const { steps } = workOf(jobOf(planned.form, worked.value), planned.bench);
+	const first = firstFillOf(planned.form, worked.value, planned.bench, units)?.job;
+	const { steps } = workOf(jobOf(planned.form, worked.value), planned.bench, first);
 	const done = steps.filter(({ id }) => planned.done.includes(id)).length;
 	return {
 		href: `/bench/${planned.id}`,

@@ -5,10 +5,15 @@
 	import { figuresOf } from './figures';
 
 	/** What else a fit can be asked, one question at a time; each is loaded when it is asked. */
-	let { fit }: { fit: FitState } = $props();
+	interface Props {
+		fit: FitState;
+		/** To the bench, with a job; undefined while there is nothing to do there. */
+		tobench: ((query: string) => void) | undefined;
+	}
+	let { fit, tobench }: Props = $props();
 	const preferences = usePreferences();
 
-	type Panel = Component<{ fit: FitState }>;
+	type Panel = Component<Props>;
 	const PANELS: readonly { slug: string; label: string; load: () => Promise<{ default: Panel }> }[] = [
 		{ slug: 'sure', label: 'How sure?', load: () => import('./HowSure.svelte') },
 		{ slug: 'ways', label: 'Compare methods', load: () => import('./WhichWay.svelte') },
@@ -73,7 +78,7 @@
 	</div>
 	<div id="panel" role="tabpanel" aria-labelledby="tab-{shown.slug}" class="pt-4" data-panel={shown.slug}>
 		{#await shown.load() then { default: Content }}
-			<Content {fit} />
+			<Content {fit} {tobench} />
 		{/await}
 	</div>
 </div>

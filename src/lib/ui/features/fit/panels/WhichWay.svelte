@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatNumber, type MethodSlug } from '$lib/core';
+	import { formatNumber, type MethodSlug, type ReverseWay } from '$lib/core';
 	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../../primitives/Field.svelte';
 	import { Aside } from '../../../state/aside.svelte';
@@ -8,7 +8,13 @@
 	import LengthField from '../LengthField.svelte';
 
 	/** Every way of finding the amount, played on this very set-up: what it errs by, what it costs. */
-	let { fit }: { fit: FitState } = $props();
+	let { fit, tobench }: { fit: FitState; tobench: ((query: string) => void) | undefined } = $props();
+	/** Methods that are a job of their own at the bench. */
+	const JOB_OF: Partial<Record<MethodSlug, ReverseWay>> = {
+		'reverse-fill': 'spools',
+		'twin-reel': 'twin',
+		'run-out': 'ground'
+	};
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
@@ -23,6 +29,14 @@
 		'reverse-fill': [
 			'Reverse fill',
 			'wind the line first, then backing over it up to the gap, take all of it off, and wind all of it on again'
+		],
+		'twin-reel': [
+			'Twin reel',
+			'fill a second reel of the same model back to front, and wind all of it over from there'
+		],
+		'run-out': [
+			'Run out on the ground',
+			'fill the reel back to front, walk all of it out in a straight line, and wind it on from the other end'
 		]
 	};
 
@@ -71,6 +85,14 @@
 						<span class="block font-[family-name:var(--font-text)] text-[13px] text-soft"
 							>{NAMES[slug][1]}</span
 						>
+						{#if JOB_OF[slug] && tobench}
+							<button
+								type="button"
+								class="min-h-6 text-[13px] underline underline-offset-2"
+								onclick={() => tobench(`?job=reverse.${JOB_OF[slug]}`)}
+								>Take it to the bench<span class="sr-only">: {NAMES[slug][0]}</span></button
+							>
+						{/if}
 					</td>
 					<td class="py-1.5 pl-4 text-right font-semibold whitespace-nowrap"
 						>{showSmall(gapError95Mm, units)}</td
