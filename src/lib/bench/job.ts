@@ -25,7 +25,7 @@ const strengthLb = (slug: string | undefined): number | undefined => {
 const isAlike = (made: Made | undefined): boolean =>
 	made?.way === 'level' || (made?.way === 'class' && made.class.taper !== 'WF');
 
-function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[] {
+function partsOf({ fill }: SetupForm, { parts, fit, known, gear }: Workout): JobPart[] {
 	return parts.map(({ id, role, label, material, line }, i) => {
 		const layer = fit.layers[i]!;
 		const strength = strengthLb(material?.slug);
@@ -35,7 +35,7 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
 			label,
 			joint: fill.stack[i]?.joint ?? 'loops',
 			lengthMm: layer.lengthMm,
-			turns: layer.turns,
+			turns: layer.turns / gear,
 			depthMm: known.spool.rimRadiusMm - layer.outerRadiusMm,
 			sinking: line?.density === 'S',
 			cuts: material?.cuts ?? false,
@@ -45,14 +45,18 @@ function partsOf({ fill }: SetupForm, { parts, fit, known }: Workout): JobPart[]
 	});
 }
 
-/** The stop as it is seen now, after readings: where the strand ends, and how much of it that is. */
+/** The stop as it is seen now, after readings: where the strand ends, and how much of it that is, in turns of the spool. */
 export interface StopNow {
 	readonly lengthMm: number;
 	readonly stopDepthMm: number;
 	readonly turns: number;
 }
 
-function planOf({ stopIndex, fit }: Workout, bare: boolean, now: StopNow | undefined): JobSetup['plan'] {
+function planOf(
+	{ stopIndex, fit, gear }: Workout,
+	bare: boolean,
+	now: StopNow | undefined
+): JobSetup['plan'] {
 	const stop = fit.layers[stopIndex];
 	const planned: StopNow = {
 		lengthMm: stop?.lengthMm ?? 0,
@@ -63,14 +67,14 @@ function planOf({ stopIndex, fit }: Workout, bare: boolean, now: StopNow | undef
 	return {
 		lengthMm: bare ? 0 : lengthMm,
 		stopDepthMm,
-		turns,
+		turns: turns / gear,
 		gapMm: fit.gapMm,
-		lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns, 0)
+		lineTurns: fit.layers.slice(stopIndex + 1).reduce((sum, layer) => sum + layer.turns / gear, 0)
 	};
 }
 
 /**
- * The set-up as the procedure wants it. Where no backing fits, or so little that a joint and a knot are all of it,
+ * The set-up as the procedure wants it, in turns as they are counted. Where no backing fits, or so little that a joint and a knot are all of it,
  * the job leaves it out: the line goes on the arbor.
  *
  * @param now the stop as readings have moved it; as planned unless given

@@ -52,6 +52,8 @@ function times(record: Winding, kinds: readonly StepKind[]): PastCell {
 /** A finished winding as it is compared with others. */
 export function pastRun(record: Winding, units: UnitSystem): PastRun {
 	const worked = workOut(record.form, DEFAULT_UNITS);
+	const gear = worked.ok ? worked.value.gear : 1;
+	const counted = (turns: number): string => showTurns(turns / gear);
 	const layer = worked.ok ? worked.value.fit.layers[worked.value.stopIndex] : undefined;
 	const planned = (of: (layer: Layer) => string): string => (layer ? of(layer) : NONE);
 	const { run } = record;
@@ -61,7 +63,7 @@ export function pastRun(record: Winding, units: UnitSystem): PastRun {
 		who: record.typed.who,
 		hand: run?.hand ?? record.form.spool.hand,
 		cells: {
-			turns: { planned: planned(({ turns }) => showTurns(turns)), actual: shown(record.turns, showTurns) },
+			turns: { planned: planned(({ turns }) => counted(turns)), actual: shown(record.turns, counted) },
 			depth: {
 				planned: planned(({ depthMm }) => showSmall(depthMm, units)),
 				actual: shown(record.depthMm, (mm) => showSmall(mm, units))

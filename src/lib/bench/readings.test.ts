@@ -1,8 +1,9 @@
-import { runState, type RunEvent, type RunState } from '$lib/core';
+import { firstId, runState, type RunEvent, type RunState } from '$lib/core';
 import { measured, worked } from '$lib/setup/testing';
 import { describe, expect, it } from 'vitest';
 import { jobOf } from './job';
 import { readingsOf, stopNow } from './readings';
+import { firstFillOf } from './reverse';
 
 const form = measured();
 const setup = worked(form);
@@ -113,5 +114,42 @@ describe('the stop after what was read', () => {
 		const { plan, parts } = jobOf(form, setup, {}, now);
 		expect(plan).toMatchObject({ stopDepthMm: now.stopDepthMm, turns: now.turns, lengthMm: now.lengthMm });
 		expect(parts.length).toBe(2);
+	});
+});
+
+describe('a reverse fill', () => {
+	const [firstBacking, firstLine] = [firstId(backing), firstId(line)];
+	const first = firstFillOf(form, setup, { kind: 'reverse', way: 'spools' }, 'yd-mm')!;
+	it('is a set-up of its own, back to front up to the same gap, with the same strands in it', () => {
+		expect(first.workout.parts.map(({ id }) => id)).toEqual([firstLine, firstBacking]);
+		expect(first.workout.fit.gapMm).toBeCloseTo(setup.fit.gapMm, 6);
+		expect(first.workout.fit.layers[1]!.lengthMm).toBeCloseTo(planned.lengthMm, -2);
+		// Wound further out, the same backing takes fewer turns.
+		expect(first.workout.fit.layers[1]!.turns).toBeLessThan(planned.turns);
+		expect(firstFillOf(form, setup, { kind: 'wind' }, 'yd-mm')).toBeUndefined();
+	});
+	it('says the depth with the line alone, then the turns of backing over it; what went on under another name is not on', () => {
+		const state = run(
+			turns(120, firstLine),
+			depth(14.2, firstLine),
+			turns(640, firstBacking),
+			depth(4, firstBacking)
+		);
+		expect(readings(state, 0)).toMatchObject([
+			{ kind: 'line-alone', depthMm: 14.2 },
+			{ kind: 'over-line', depthMm: 4, turns: 640 },
+			{ kind: 'amount', component: 0, turns: 0 }
+		]);
+		// Nobody counted: the gap is right all the same, but it says nothing of how much backing that was.
+		expect(readings(run(turns(120, firstLine), depth(4, firstBacking)))).toEqual([]);
+	});
+	it('what it finds moves the stop: fewer turns over the line than planned, less backing, a deeper stop', () => {
+		const whole = first.workout.fit.layers[1]!.turns;
+		const found = (share: number) =>
+			stopNow(run(turns(120, firstLine), turns(share * whole, firstBacking), depth(4, firstBacking)), setup)!;
+		expect(found(1).lengthMm / planned.lengthMm).toBeCloseTo(1, 1);
+		expect(found(0.9).lengthMm).toBeLessThan(found(1).lengthMm);
+		expect(found(0.9).stopDepthMm).toBeGreaterThan(found(1).stopDepthMm);
+		expect(found(0.9).lengthMm / found(1).lengthMm).toBeCloseTo(0.9, 1);
 	});
 });

@@ -28,6 +28,7 @@ export type IssueDetail =
 	| { code: 'taper_not_forward'; row: number }
 	| { code: 'taper_unknown_columns' }
 	| { code: 'not_a_share'; text: string }
+	| { code: 'not_a_gear'; text: string }
 	| { code: 'unreadable_lay'; text: string }
 	| { code: 'only_level_is_solved' }
 	| { code: 'depth_below_arbor'; depthMm: number; limitMm: number }

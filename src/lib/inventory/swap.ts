@@ -120,7 +120,7 @@ export function offParts(now: SpoolNow, keep: number): OffPart[] {
 	const { still } = now;
 	const wound = woundNow(now);
 	if (!wound) return [];
-	const { parts, fit } = wound.workout;
+	const { parts, fit, gear } = wound.workout;
 	return parts
 		.slice(keep, still)
 		.map(({ id, role, label }, i): OffPart => ({
@@ -128,7 +128,7 @@ export function offParts(now: SpoolNow, keep: number): OffPart[] {
 			role,
 			label,
 			lengthMm: fit.layers[keep + i]!.lengthMm,
-			turns: fit.layers[keep + i]!.turns,
+			turns: fit.layers[keep + i]!.turns / gear,
 			joint: now.record.form.fill.stack[keep + i]!.joint
 		}))
 		.filter(isStrand)

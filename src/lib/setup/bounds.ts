@@ -26,7 +26,9 @@ export const BOUNDS = {
 	seenGap: { min: -20, max: 200, unit: 'mm' },
 	depth: { min: 0, max: 200, unit: 'mm' },
 	spread: { min: 0, max: 10, unit: 'mm' },
-	turns: { min: 0, max: 100_000, unit: 'turns' }
+	turns: { min: 0, max: 100_000, unit: 'turns' },
+	/** Turns of the spool for one of the handle: a fly reel has 1, a fast casting reel about 8. */
+	gear: { min: 1, max: 8, unit: 'turns' }
 } as const satisfies Record<string, Bounds>;
 
 /** Least η: less than the loosest heap is a slip of the pen. The most is a matter of physics: see the packing. */

@@ -20,7 +20,7 @@ import { gapOver, type GapLeft } from './gap-over';
 import type { LearntHere } from './learnt-here';
 import { readSource, readSpreads } from './read-spool';
 import { readParts, readSwap, type Part } from './read-strands';
-import { readField, readOptional, Reader, readTurns } from './read-text';
+import { readField, readGear, readOptional, Reader, readTurns } from './read-text';
 
 /** Another head, tip or line in the place of one in the stack, everything else as it lies. */
 export interface SwapFit extends GapLeft {
@@ -44,6 +44,8 @@ export interface Workout extends Evaluation {
 	readonly given?: RightLength;
 	readonly swaps: readonly SwapFit[];
 	readonly leaderMm: number;
+	/** Turns of the spool for one turn that is counted. Everything here is in turns of the spool. */
+	readonly gear: number;
 }
 
 /** What to call a line that nobody has described: something has to stand under "usual". */
@@ -98,6 +100,7 @@ export interface ReadForm {
 	readonly description: SetupDescription;
 	readonly parts: readonly Part[];
 	readonly leaderMm: number;
+	readonly gear: number;
 }
 
 /** Reads a form into its description; issues go to `reader` with the path of their field. */
@@ -118,7 +121,9 @@ export function readForm(
 	const halfFitMm = reader.take(halfFit, undefined);
 	const turns =
 		fill.reverseTurns.trim() === '' ? ok(undefined) : readTurns(fill.reverseTurns, ['fill', 'reverseTurns']);
-	const reverseTurns = reader.take<number | undefined>(turns, undefined);
+	const gear = reader.take(readGear(spool.gear, ['spool', 'gear']), 1);
+	const counted = reader.take<number | undefined>(turns, undefined);
+	const reverseTurns = counted === undefined ? undefined : counted * gear;
 	return {
 		description: {
 			spool: source,
@@ -130,7 +135,8 @@ export function readForm(
 			learnt
 		},
 		parts,
-		leaderMm
+		leaderMm,
+		gear
 	};
 }
 
@@ -142,7 +148,7 @@ export function readForm(
  */
 export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere): Result<Workout> {
 	const reader = new Reader();
-	const { description, parts, leaderMm } = readForm(form, units, reader, learnt);
+	const { description, parts, leaderMm, gear } = readForm(form, units, reader, learnt);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };
 	const evaluated = evaluate(description);
 	if (!evaluated.ok) return { ok: false, issues: atFields(evaluated.issues, description.spool.kind) };
@@ -163,6 +169,7 @@ export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere)
 		...(material && { material }),
 		...(given && { given }),
 		swaps,
-		leaderMm
+		leaderMm,
+		gear
 	});
 }

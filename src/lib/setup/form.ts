@@ -50,7 +50,9 @@ export const SpoolForm = z.strictObject({
 	low: Typed,
 	/** Flared: width between the flanges at the arbor. */
 	floor: Typed,
-	frame: Typed
+	frame: Typed,
+	/** Turns of the spool for one turn that is counted, "4.7" or "47 in 10"; empty: they are the same. */
+	gear: Typed.default('')
 });
 export type SpoolForm = z.infer<typeof SpoolForm>;
 

@@ -84,6 +84,7 @@ export const newSetup = (spool?: SpoolForm): SetupForm => ({
 		width: '',
 		low: '',
 		floor: '',
+		gear: '',
 		frame: ''
 	},
 	fill: {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
 	readField,
+	readGear,
 	readLay,
 	readMass,
 	readOptional,
@@ -99,6 +100,18 @@ describe('fields', () => {
 		expect(readTurns('949 turns', PATH)).toEqual({ ok: true, value: 949 });
 		expect(code(readTurns('-1', PATH))).toBe('out_of_range');
 		expect(code(readTurns('lots', PATH))).toBe('unreadable_quantity');
+	});
+	it('how often the spool turns for one turn of the handle, as it is written or as it was seen', () => {
+		for (const [text, gear] of [
+			['', 1],
+			['4.7', 4.7],
+			['4,7:1', 4.7],
+			['47 in 10', 4.7],
+			['63/10', 6.3]
+		] as const)
+			expect(readGear(text, PATH)).toEqual({ ok: true, value: expect.closeTo(gear, 12) });
+		for (const text of ['0.5', '9', '10 in 47', 'fast', '47 in 0', '-4'])
+			expect(code(readGear(text, PATH))).toBe('not_a_gear');
 	});
 	it('a reader goes on after an issue, and keeps them all', () => {
 		const reader = new Reader();

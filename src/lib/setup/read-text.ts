@@ -70,6 +70,24 @@ export function readTurns(text: string, path: Path): Result<number> {
 	return bounded(turns, BOUNDS.turns, path);
 }
 
+const GEAR = /^\s*(\d+(?:[.,]\d+)?)\s*(?:(?:in|:|\/|for)\s*(\d+(?:[.,]\d+)?))?\s*$/i;
+
+/**
+ * Reads how often the spool turns for one turn that is counted: "4.7", "4.7:1", or what was seen of a few turns, "47 in 10". Empty is 1.
+ */
+export function readGear(text: string, path: Path): Result<number> {
+	if (text.trim() === '') return ok(1);
+	const match = GEAR.exec(text);
+	const gear = match ? decimal(match[1]!) / (match[2] === undefined ? 1 : decimal(match[2])) : NaN;
+	const { min, max } = BOUNDS.gear;
+	return gear >= min && gear <= max ? ok(gear) : fail({ code: 'not_a_gear', text }, path);
+}
+/** The same of a set-up that is known to read. */
+export const gearOf = ({ spool }: { spool: { gear: string } }): number => {
+	const read = readGear(spool.gear, []);
+	return read.ok ? read.value : 1;
+};
+
 const LAY = /^\s*([01]?[.,]\d+|1)\s*(?:(?:±|\+\/?-)\s*(\d+(?:[.,]\d+)?)\s*%)?\s*$/;
 const decimal = (text: string): number => Number(text.replace(',', '.'));
 

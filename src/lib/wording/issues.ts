@@ -56,6 +56,8 @@ const WORDS: Words = {
 		`Row ${row} doesn't go forward. Each row has to end further along the line than it begins.`,
 	taper_unknown_columns: () =>
 		"Wendle can't tell what these columns are. Give length, start and end diameter; or from, to, start and end; or distance and diameter.",
+	not_a_gear: ({ text }) =>
+		`"${text.slice(0, 20)}" isn't a ratio from 1 to 8. Turn the handle ten times, count the spool, and type what you saw, such as 47 in 10.`,
 	not_a_share: ({ text }) => `"${text.slice(0, 20)}" isn't a percentage. Type one from 0 to 50, such as 5 %.`,
 	unreadable_lay: ({ text }) =>
 		`"${text.slice(0, 20)}" isn't a share. Type a share of perfectly square winding, such as 0.86, or 0.86 ± 3 %.`,

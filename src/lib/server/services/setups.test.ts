@@ -1,3 +1,5 @@
+import { dayOf } from '$lib/core';
+import { pastRun } from '$lib/bench/past';
 import { newSetup } from '$lib/setup/presets';
 import type { SetupForm } from '$lib/setup/form';
 import type { WindingForm } from '$lib/inventory/winding';
@@ -7,11 +9,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
+import { benchJob, endJob } from './bench';
+import { care } from './care';
 import { addEvents, runBegun, startRun } from './runs';
 import { loadSetup } from './saved';
 import { loadSpool, rack, removeSpool, restoreSpool, saveSetup, saveTechniques } from './setups';
 import { unreadable } from './unreadable';
 import { windingsOf, recordWinding } from './windings';
+import { valueOf } from '../outcome';
 import { asked, create } from '../testing';
 
 let directory: string;
@@ -102,6 +107,43 @@ describe('the job and its record', () => {
 		expect(record!.run!.steps.map(({ step }) => step)).toEqual(['hand', 'cage']);
 		expect(record!.run!.knots[0]).toBe('arbor: uni type, 2 turns');
 		expect(record!.run!.plannedSeconds).toBeGreaterThan(600);
+	});
+	it('turns of the handle of a geared reel are typed, and those of its spool kept', async () => {
+		const geared = form();
+		geared.spool.gear = '47 in 10';
+		const [made, plain] = [await create(db, geared, 'yd-mm'), await create(db, form('Beck'), 'yd-mm')];
+		await recordWinding(db, asked(), made.id, came({ turns: '200' }), 'yd-mm');
+		await recordWinding(db, asked(), plain.id, came({ turns: '940' }), 'yd-mm');
+		const [[one], [other]] = [await windingsOf(db, made.id), await windingsOf(db, plain.id)];
+		expect(one!.turns).toBeCloseTo(940, 9);
+		expect(one!.backingMm).toBeCloseTo(other!.backingMm, 6);
+		expect(pastRun(one!, 'yd-mm').cells.turns.actual).toBe('200');
+	});
+	it('a reverse fill is a winding: it is taken up where it was left, and its record ends it', async () => {
+		const { id } = await create(db, form(), 'yd-mm');
+		valueOf(await startRun(db, 'rev-run-1', id, 'reverse.twin'));
+		await addEvents(db, 'rev-run-1', [{ id: 'a', at: 1, kind: 'step', step: 'second-reel', done: true }]);
+		expect(await benchJob(db, id, undefined)).toEqual({ kind: 'reverse', way: 'twin' });
+		const [spool] = await rack(db);
+		expect(spool!.planned).toMatchObject({ bench: { kind: 'reverse' }, done: ['second-reel'] });
+		await recordWinding(db, asked(), id, came(), 'yd-mm');
+		expect((await windingsOf(db, id))[0]!.run).toMatchObject({ run: 'rev-run-1', job: 'reverse.twin' });
+		expect(await runBegun(db, id, 'reverse.twin')).toBeUndefined();
+	});
+	it('a loop that broke on the water takes a little of the line with it; a look before the first cast takes nothing', async () => {
+		const { id } = await create(db, form(), 'yd-mm');
+		await recordWinding(db, asked(), id, came(), 'yd-mm');
+		for (const [run, job, written] of [
+			['mend-run-1', 'repair.front-loop', 1],
+			['mend-run-2', 'repair.leader-loop', 0],
+			['look-run-1', 'outing', 0]
+		] as const) {
+			valueOf(await startRun(db, run, id, job));
+			expect(valueOf(await endJob(db, run, dayOf('2026-05-02'), false))).toHaveLength(written);
+		}
+		const { entries } = await care(db, dayOf('2026-05-03'));
+		const line = entries.find(({ kept }) => kept.label.startsWith('Weight-forward'));
+		expect(line!.state.lengthMm).toBeCloseTo(27_432 - 50, 0);
 	});
 	it('a record without a run has none to tell of', async () => {
 		const { id } = await create(db, form(), 'yd-mm');

@@ -1,4 +1,5 @@
 import { dayOf, fail, type ChosenTechniques } from '$lib/core';
+import { gearOf } from '$lib/setup/read-text';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
@@ -56,6 +57,8 @@ export const recordWinding = (
 				: undefined;
 		const readings = {
 			...typedReadings.value,
+			// What is kept is turns of the spool.
+			turns: typedReadings.value.turns && typedReadings.value.turns * gearOf(setup.form),
 			...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
 		};
 		const { spoolId } = setup;

@@ -1,3 +1,4 @@
+import { formatNumber } from '$lib/core';
 import type { Run } from './run.svelte';
 import { listen } from './stream';
 
@@ -36,15 +37,20 @@ export class CounterLink {
 	trouble = $state<string>();
 	readonly #run: Run;
 	readonly #part: () => string | undefined;
+	readonly #gear: () => number;
 	#stop: (() => void) | undefined;
 	#last: Reading | undefined;
 	#written: Reading | undefined;
 	#timer: ReturnType<typeof setTimeout> | undefined;
 
-	/** @param part what is being wound now */
-	constructor(run: Run, part: () => string | undefined) {
+	/**
+	 * @param part what is being wound now
+	 * @param gear turns of the spool for one that it counts: a run keeps turns of the spool
+	 */
+	constructor(run: Run, part: () => string | undefined, gear: () => number = () => 1) {
 		this.#run = run;
 		this.#part = part;
+		this.#gear = gear;
 	}
 
 	connect(url: string): void {
@@ -99,14 +105,18 @@ export class CounterLink {
 		if (!reading || (this.#written?.session === reading.session && this.#written.seq === reading.seq)) return;
 		this.#written = reading;
 		void this.#run.ready.then(() => {
-			const base = first && !this.#run.state.sessions.has(reading.session);
-			const { session, seq, total } = reading;
+			const gear = this.#gear();
+			// Counted otherwise it is another count, from its own beginning.
+			const session =
+				gear === 1 ? reading.session : `${reading.session.slice(0, 48)}*${formatNumber(gear, 4)}`;
+			const base = first && !this.#run.state.sessions.has(session);
+			const { seq, total } = reading;
 			return this.#run.add({
 				kind: 'counter',
 				part: part ?? NO_PART,
 				session,
 				seq,
-				total,
+				total: total * gear,
 				...(base && { base })
 			});
 		});

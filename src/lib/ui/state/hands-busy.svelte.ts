@@ -17,6 +17,8 @@ interface Settings {
 	counterUrl: string;
 	/** A counter was linked, and is linked again when the page comes back. */
 	counterOn: boolean;
+	/** What a counter counts: turns of the handle, or of the spool. */
+	counterCounts: 'handle' | 'spool';
 	/** Turns a minute to wind along with. */
 	pace: number;
 }
@@ -31,6 +33,7 @@ const DEFAULTS: Settings = {
 	way: 'tap',
 	counterUrl: COUNTER_URL,
 	counterOn: false,
+	counterCounts: 'handle',
 	pace: 60
 };
 const KEY = 'wendle-hands-busy';

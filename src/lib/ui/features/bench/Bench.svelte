@@ -87,7 +87,13 @@
 			() => lying,
 			() => windingAt
 		);
-	const link = run && new CounterLink(run, () => (step?.kind === 'wind' ? step.part : undefined));
+	const link =
+		run &&
+		new CounterLink(
+			run,
+			() => (step?.kind === 'wind' ? step.part : undefined),
+			() => (hands.get('counterCounts') === 'spool' ? 1 : workout.gear)
+		);
 
 	let ready = $state(false);
 	let trouble = $state(false);
@@ -244,7 +250,7 @@
 	onclick={release}
 >
 	<div
-		class="pt-5 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto {hands.whole
+		class="min-w-0 pt-5 lg:sticky lg:top-0 lg:max-h-dvh lg:self-start lg:overflow-y-auto {hands.whole
 			? 'hidden'
 			: ''}"
 	>
@@ -280,7 +286,7 @@
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
 				<StepReading {bench} {step} {run} {winding} {link} workout={lying} tools={work.tools} {coilName} />
 			</StepCard>
-			{#if run}<Notes {bench} {run} {parts} />{/if}
+			{#if run}<Notes {bench} {run} {parts} gear={workout.gear} />{/if}
 			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
 		{:else if doing.kind !== 'wind' && doing.kind !== 'swap' && doing.kind !== 'reverse'}
 			<EndCard
@@ -298,7 +304,7 @@
 				elsewhere={wound}
 				run={() => run?.id}
 				counted={{
-					turns: run?.state.turns.get(stopPart),
+					turns: (run?.state.turns.get(stopPart) ?? 0) / workout.gear,
 					depthMm: run?.state.depths.get(stopPart)?.depthMm,
 					gapMm:
 						topDepthMm === undefined

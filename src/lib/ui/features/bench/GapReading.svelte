@@ -72,10 +72,11 @@
 			{@const { turns, lengthMm, stopDepthMm } = now.todo}
 			{turns.value < 0 ? 'Take off' : 'Add'}
 			<b>{showLong(Math.abs(lengthMm.value), units)}</b> of backing, about
-			{showTurns(Math.abs(turns.value))} turns. It then ends {showSmall(stopDepthMm.value, units)} below the rim{now.stopBy ===
-			'depth'
-				? ''
-				: '; here the turns are more certain than the depth'}. Or leave it:
+			{showTurns(Math.abs(turns.value / winding.gear))} turns. It then ends {showSmall(
+				stopDepthMm.value,
+				units
+			)} below the rim{now.stopBy === 'depth' ? '' : '; here the turns are more certain than the depth'}. Or
+			leave it:
 			{turns.value < 0 ? 'if nothing rubs, it will do.' : 'it only winds in a little more slowly.'}
 		{/if}
 	</p>

@@ -16,8 +16,10 @@
 		bench: BenchState;
 		run: Run;
 		parts: readonly Part[];
+		/** Turns of the spool for one that is counted. */
+		gear: number;
 	}
-	let { bench, run, parts }: Props = $props();
+	let { bench, run, parts, gear }: Props = $props();
 	const preferences = usePreferences();
 	const step = $derived(bench.step?.id);
 	const photos = $derived(run.state.photos.filter((photo) => photo.step === step));
@@ -71,9 +73,9 @@
 			case 'tool':
 				return `${first.here ? 'There' : 'Not there'}: ${first.tool.replace(/^part:/, '')}`;
 			case 'turns':
-				return `${showTurns(turns)} turns on the ${name(first.part)}${first.by === 'pace' ? ', at a pace' : first.by === 'weight' ? ', weighed' : first.by === 'set' ? ', count set by hand' : ''}`;
+				return `${showTurns(turns / gear)} turns on the ${name(first.part)}${first.by === 'pace' ? ', at a pace' : first.by === 'weight' ? ', weighed' : first.by === 'set' ? ', count set by hand' : ''}`;
 			case 'counter':
-				return `${showTurns(turns)} turns on the ${name(first.part)}, by the counter`;
+				return `${showTurns(turns / gear)} turns on the ${name(first.part)}, by the counter`;
 			case 'depth':
 				return `${name(first.part)} read ${showSmall(first.depthMm, preferences.units)} below the rim`;
 			case 'remedy':

@@ -19,7 +19,7 @@
 		const small = (what: string, mm: number): string[] =>
 			Math.abs(mm) < LEAST_MM ? [] : [`${what} ${by(mm, showSmall(Math.abs(mm), units))}`];
 		const parts = winding.toDepth
-			? [`${by(turns, showTurns(Math.abs(turns)))} turns to go`, ...small('stop', stopDepthMm)]
+			? [`${by(turns, showTurns(Math.abs(turns / winding.gear)))} turns to go`, ...small('stop', stopDepthMm)]
 			: small('gap', gapMm);
 		return parts.join(', ') || 'as expected';
 	}

@@ -8,7 +8,7 @@
 		$props();
 </script>
 
-<ol class="mt-2 flex gap-1 max-lg:overflow-x-auto lg:block" aria-label="Steps of the job">
+<ol class="relative mt-2 flex gap-1 max-lg:overflow-x-auto lg:block" aria-label="Steps of the job">
 	{#each bench.steps as step, i (step.id)}
 		{@const done = bench.done.has(step.id)}
 		{@const now = i === bench.at}

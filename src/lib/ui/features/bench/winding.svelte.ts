@@ -45,8 +45,10 @@ export class WindingState {
 		if (!this.toDepth) return planned;
 		return { ...planned, sections: planned.sections.map((s) => ({ ...s, lengthMm: BEYOND * s.lengthMm })) };
 	});
-	/** Turns as they were counted. */
-	readonly counted = $derived.by(() => this.#run.state.turns.get(this.part.id) ?? 0);
+	/** Turns of the spool for one that is counted. What is told and taken here is in turns as they are counted; the run keeps those of the spool. */
+	readonly gear = $derived.by(() => this.#workout().gear);
+	readonly #ofSpool = $derived.by(() => this.#run.state.turns.get(this.part.id) ?? 0);
+	readonly counted = $derived.by(() => this.#ofSpool / this.gear);
 	readonly #loss = $derived.by(() => this.#run.state.lost.get(this.part.id));
 	/** The count was lost or weighed, and nobody has set it since. */
 	readonly lost = $derived.by(() => this.#loss !== undefined);
@@ -71,7 +73,9 @@ export class WindingState {
 	/** What was noted with a reading: when, how deep, with how many turns on. */
 	noted(id: string): { at: number; depthMm: number; turns: number } | undefined {
 		const found = this.#run.state.readings.find((reading) => reading.id === id);
-		return found && { at: found.at, depthMm: found.depthMm, turns: found.turns.get(found.part) ?? 0 };
+		return (
+			found && { at: found.at, depthMm: found.depthMm, turns: (found.turns.get(found.part) ?? 0) / this.gear }
+		);
 	}
 	/** The reading that nobody has explained yet, if there is one. */
 	readonly surprise = $derived.by(() => this.readings.findLast(({ told }) => told.surprise));
@@ -85,7 +89,8 @@ export class WindingState {
 	});
 	#isSurprise = (id: string): boolean => this.readings.some((r) => r.id === id && r.told.surprise);
 	/** Turns that are on. */
-	readonly turns = $derived.by(() => (this.lost ? (this.estimate?.going?.turns.value ?? 0) : this.counted));
+	readonly #on = $derived.by(() => (this.lost ? (this.estimate?.going?.turns.value ?? 0) : this.#ofSpool));
+	readonly turns = $derived.by(() => this.#on / this.gear);
 	/** η as the readings have it, else the planned one. */
 	readonly lay = $derived.by(() => this.estimate?.going?.layEfficiency.value ?? this.component.layEfficiency);
 	readonly #startRadiusMm = $derived.by(() => {
@@ -95,13 +100,15 @@ export class WindingState {
 			: Math.max(this.spool.rimRadiusMm - start, this.spool.arborRadiusMm);
 	});
 	readonly now = $derived.by(() =>
-		windingAfter(this.spool, this.#startRadiusMm, this.component, this.turns, this.lay)
+		windingAfter(this.spool, this.#startRadiusMm, this.component, this.#on, this.lay)
 	);
 	readonly depthMm = $derived.by(() => this.estimate?.going?.depthMm.value ?? this.now.depthMm);
 	readonly lengthMm = $derived.by(() => this.estimate?.going?.lengthMm.value ?? this.now.lengthMm);
 	/** Depth at which it ends: for the strand that is wound to the gap, the one that leaves the gap. */
 	readonly stopDepthMm = $derived.by(() => this.estimate?.going?.endDepthMm.value ?? this.layer.depthMm);
-	readonly left = $derived.by(() => this.estimate?.going?.turnsLeft.value ?? this.now.turnsLeft);
+	readonly left = $derived.by(
+		() => (this.estimate?.going?.turnsLeft.value ?? this.now.turnsLeft) / this.gear
+	);
 	/** The final gap, wound to that depth, or as it comes with what is on. */
 	readonly gap = $derived.by(() => (this.toDepth ? this.estimate?.gap.byDepth : this.estimate?.gap.asItIs));
 	/** How near the stop is. A count that has not begun is near nothing, however short the part. */
@@ -127,12 +134,17 @@ export class WindingState {
 	);
 
 	add(turns: number, by: 'hand' | 'pace' | 'set' = 'hand'): void {
-		void this.#run.add({ kind: 'turns', part: this.part.id, turns, ...(by !== 'hand' && { by }) });
+		void this.#run.add({
+			kind: 'turns',
+			part: this.part.id,
+			turns: turns * this.gear,
+			...(by !== 'hand' && { by })
+		});
 	}
-	/** The count as a weight has it, with its 1σ. */
+	/** The count as a weight has it, with its 1σ, in turns of the spool. */
 	weigh(turns: number, sigmaTurns: number): void {
 		const { id: part } = this.part;
-		void this.#run.add({ kind: 'turns', part, turns: turns - this.counted, by: 'weight', sigmaTurns });
+		void this.#run.add({ kind: 'turns', part, turns: turns - this.#ofSpool, by: 'weight', sigmaTurns });
 	}
 	setCount(turns: number): void {
 		this.add(turns - this.counted, 'set');

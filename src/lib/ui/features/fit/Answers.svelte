@@ -37,7 +37,7 @@
 	const showsDepth = $derived(fit.fits && solved !== undefined);
 	const above = $derived(
 		workout.parts
-			.map(({ role }, i) => `${showTurns(fit.layers[i]!.turns)} of ${ROLE_NAMES[role]}`)
+			.map(({ role }, i) => `${showTurns(fit.layers[i]!.turns / workout.gear)} of ${ROLE_NAMES[role]}`)
 			.slice(workout.stopIndex + 1)
 			.join(', ')
 	);
@@ -92,7 +92,13 @@
 					right ? leftWords(right.leftMm) : 'as you gave it',
 					'length'
 				)}
-				{@render row('Handle turns', showTurns(stop.turns), '', above ? `then ${above}` : '', 'turns')}
+				{@render row(
+					'Handle turns',
+					showTurns(stop.turns / workout.gear),
+					'',
+					above ? `then ${above}` : '',
+					'turns'
+				)}
 				{@render row(
 					'Backing ends',
 					formatNumber(fromMm(stop.depthMm, small), decimals),
@@ -133,10 +139,10 @@
 			)}
 			{@render row(
 				'Handle turns',
-				showTurns(solved?.turns ?? 0),
+				showTurns((solved?.turns ?? 0) / workout.gear),
 				'',
 				showsDepth
-					? `${showTurns(ranges.turns.low)}–${showTurns(ranges.turns.high)}${above ? `, then ${above}` : ''}`
+					? `${showTurns(ranges.turns.low / workout.gear)}–${showTurns(ranges.turns.high / workout.gear)}${above ? `, then ${above}` : ''}`
 					: above,
 				'turns'
 			)}

@@ -261,7 +261,7 @@
 				? 'text-soft'
 				: ''}"
 		>
-			{#each [['stop at', showSmall(stop?.depthMm ?? 0, units)], ['backing', showLong(stop?.lengthMm ?? 0, units)], ['turns', showTurns(stop?.turns ?? 0)], ['gap', showSmall(workout.fit.gapMm, units)]] as [label, value], i (label)}
+			{#each [['stop at', showSmall(stop?.depthMm ?? 0, units)], ['backing', showLong(stop?.lengthMm ?? 0, units)], ['turns', showTurns((stop?.turns ?? 0) / workout.gear)], ['gap', showSmall(workout.fit.gapMm, units)]] as [label, value], i (label)}
 				<div>
 					<div class="text-[12px] text-soft">{label}</div>
 					<div class="text-[18px] leading-tight font-semibold">

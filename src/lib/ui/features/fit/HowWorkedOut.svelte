@@ -72,7 +72,9 @@
 			<dt class="font-semibold">Turns</dt>
 			<dd>
 				Each turn fills its own cross-section, so the turns follow from the cross-section between the arbor
-				and that surface: {showTurns(stop.turns)}.
+				and that surface: {showTurns(stop.turns)}.{workout.gear === 1
+					? ''
+					: ` The handle turns ${formatNumber(workout.gear, 2)} times less: ${showTurns(stop.turns / workout.gear)}.`}
 				<span class="figure block text-soft">N = φ·ΔA ÷ a, A(r) = ∫ w dr</span>
 			</dd>
 		</div>

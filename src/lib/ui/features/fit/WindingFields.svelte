@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { WINDING_HANDS, type WindingHand } from '$lib/core';
 	import { leaderUnit, showSmall } from '$lib/wording/units';
+	import Field from '../../primitives/Field.svelte';
 	import Fold from '../../primitives/Fold.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import Select from '../../primitives/Select.svelte';
@@ -28,6 +29,7 @@
 			`${spool.cage} cage`,
 			WINDING_HANDS[fill.winding].label,
 			`${arborTurnOptions.find(({ value }) => value === fill.arborTurns)!.label} round the arbor`,
+			...(spool.gear.trim() === '' ? [] : [`gear ${spool.gear}`]),
 			...(fill.leader.trim() === '' ? [] : [`${fill.leader} leader`])
 		].join(', ')
 	);
@@ -37,7 +39,7 @@
 	label="Reel and winding"
 	{set}
 	bind:open={fit.showsWinding}
-	wrong={fit.error('fill', 'leader') !== undefined}
+	wrong={fit.error('fill', 'leader') !== undefined || fit.error('spool', 'gear') !== undefined}
 >
 	<div class="grid grid-cols-2 gap-4">
 		<Segmented
@@ -95,4 +97,16 @@
 			/>
 		</div>
 	</div>
+	<Field
+		label="Turns of the spool for one turn of the handle"
+		value={spool.gear}
+		placeholder="1"
+		aside=""
+		error={fit.error('spool', 'gear')}
+		oninput={(gear) => fit.change((form) => (form.spool.gear = gear))}
+	/>
+	<p class="text-[13.5px] text-soft">
+		1 on a fly reel. A casting or trolling reel, or a winding machine, turns its spool faster. Turn the handle
+		ten times, count the spool, and type what you saw, such as <em>47 in 10</em>.
+	</p>
 </Fold>

@@ -47,7 +47,7 @@
 	{/if}
 	<div class="mt-5 grid gap-x-10 gap-y-8 lg:grid-cols-[auto_minmax(0,1fr)_minmax(0,1fr)]">
 		{#if entry.drawing}
-			<figure class="justify-self-center border-b-[3px] border-ink px-4">
+			<figure class="self-start justify-self-center border-b-[3px] border-ink px-4">
 				<SpoolGlyph {...entry.drawing} {scale} />
 			</figure>
 		{/if}

@@ -125,7 +125,7 @@
 				</dd>
 			{/if}
 			<dt class="text-soft">Per turn</dt>
-			<dd>{showRetrieve(winding.now.retrieveMm, units)}</dd>
+			<dd>{showRetrieve(winding.now.retrieveMm * winding.gear, units)}</dd>
 		</dl>
 	</div>
 	<p
@@ -158,7 +158,7 @@
 		{:else if way === 'pace'}
 			<PaceWay {winding} />
 		{:else if way === 'counter'}
-			<CounterWay {link} />
+			<CounterWay {link} geared={winding.gear !== 1} />
 		{:else if way === 'scale'}
 			<ScaleWay {winding} />
 		{:else}

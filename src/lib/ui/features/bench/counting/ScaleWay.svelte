@@ -68,14 +68,14 @@
 	{#if weighed?.ok && turns !== undefined}
 		<p class="mt-3 text-[19px]" data-weighed>
 			{showLong(weighed.value.lengthMm, preferences.units)} has gone on, give or take
-			{showLong(weighed.value.spreadMm, preferences.units)}: about {showTurns(turns)} turns.
+			{showLong(weighed.value.spreadMm, preferences.units)}: about {showTurns(turns / winding.gear)} turns.
 		</p>
 		<button
 			type="button"
 			class="mt-2 action min-h-14 px-6 text-[20px]"
 			onclick={() =>
 				winding.weigh(Math.round(turns), turns * (weighed.value.spreadMm / weighed.value.lengthMm))}
-			>Set the count to {showTurns(turns)}</button
+			>Set the count to {showTurns(turns / winding.gear)}</button
 		>
 	{/if}
 {:else}

@@ -27,6 +27,6 @@
 		>
 	</div>
 	<p class="figure text-[15px] text-soft">
-		sweep {traverse.sweep + 1}, {showTurns(traverse.turnsPerSweep)} turns from flange to flange
+		sweep {traverse.sweep + 1}, {showTurns(traverse.turnsPerSweep / winding.gear)} turns from flange to flange
 	</p>
 </div>

@@ -39,7 +39,11 @@
 		if (!depthMm.ok) return { ok: false, issues: depthMm.issues.map((i) => ({ ...i, path: ['depthMm'] })) };
 		if (!Number.isFinite(count))
 			return { ok: false, issues: [{ code: 'unreadable_quantity', text: turns, path: ['turns'] }] };
-		return checkpoint(workout.problem, { component, turns: count, depthMm: depthMm.value }, workout.spreads);
+		return checkpoint(
+			workout.problem,
+			{ component, turns: count * workout.gear, depthMm: depthMm.value },
+			workout.spreads
+		);
 	});
 	const issue = (field: string): string | undefined =>
 		told && !told.ok && told.issues[0]!.path[0] === field ? wordIssue(told.issues[0]!).message : undefined;
@@ -82,12 +86,14 @@
 		<div>
 			<dt class="text-[13px] text-soft">{over ? 'take off' : 'still to wind'}</dt>
 			<dd class="text-[26px] leading-tight font-bold">
-				<span class="px-0.5 marked" data-pause-turns>{showTurns(Math.abs(remaining.turns))}</span><span
-					class="ml-1 text-[15px] font-medium">turns</span
-				>
+				<span class="px-0.5 marked" data-pause-turns
+					>{showTurns(Math.abs(remaining.turns / workout.gear))}</span
+				><span class="ml-1 text-[15px] font-medium">turns</span>
 			</dd>
 			<dd class="text-[13px] text-soft">
-				{over ? '' : `${showTurns(Math.max(ranges.turns.low, 0))}–${showTurns(ranges.turns.high)}`}
+				{over
+					? ''
+					: `${showTurns(Math.max(ranges.turns.low / workout.gear, 0))}–${showTurns(ranges.turns.high / workout.gear)}`}
 			</dd>
 		</div>
 		<div>
@@ -148,7 +154,7 @@
 			{:else}
 				{backingChangeMm < 0 ? 'Take off' : 'Add'}
 				<strong class="figure">{showLong(Math.abs(backingChangeMm), units)}</strong> of backing,
-				<strong class="figure">{showTurns(Math.abs(change))}</strong> turns of it.
+				<strong class="figure">{showTurns(Math.abs(change / (workout?.gear ?? 1)))}</strong> turns of it.
 			{/if}
 			{#if corrected.value.surprise}
 				<span class="text-warn">That gap is far from what was planned. Measure it again first.</span>

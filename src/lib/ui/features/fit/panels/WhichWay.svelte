@@ -101,7 +101,7 @@
 					<td class="py-1.5 pl-4 text-right whitespace-nowrap">{percent(rubProbability)}</td>
 					<td class="py-1.5 pl-4 text-right whitespace-nowrap max-sm:hidden">{readings || 'none'}</td>
 					<td class="py-1.5 pl-4 text-right whitespace-nowrap"
-						>{extraTurns < 1 ? 'none' : showTurns(extraTurns)}</td
+						>{extraTurns < 1 ? 'none' : showTurns(extraTurns / (fit.workout?.gear ?? 1))}</td
 					>
 				</tr>
 			{/each}

@@ -46,8 +46,11 @@ export function figuresOf(
 				? `gap ${showSmallRange(low, high, units)} ${smallUnit(units)}`
 				: `rubs ${oneIn(rubs)}`,
 		ways: `this plan: gap ± ${showSmall((high - low) / 2, units)}`,
-		pause: half && layer ? `${showTurns(layer.turns / 2)} turns: ${showSmall(half.depthMm, units)} deep` : '',
-		run: `${showRetrieve(retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm), units)} a turn when full`,
+		pause:
+			half && layer
+				? `${showTurns(layer.turns / 2 / workout.gear)} turns: ${showSmall(half.depthMm, units)} deep`
+				: '',
+		run: `${showRetrieve(workout.gear * retrievePerTurnMm(fit.layers.at(-1)!.outerRadiusMm), units)} a turn when full`,
 		swaps: workout.swaps.length === 0 ? 'none yet' : `${workout.swaps.length} planned`,
 		list: buy ? `buy ${buy.cut.buyMm.map((mm) => showLong(mm, units)).join(' + ')}` : ''
 	};
