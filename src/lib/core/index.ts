@@ -1,7 +1,7 @@
 /** The only door into the core. Each export has somebody outside who uses it. */
 export { all, fail, ok, under, within, type Issue, type IssueDetail, type Path, type Result } from './issues';
 export { keys } from './keys';
-export { fromGrams, fromMm, toMm, type LengthUnit } from './units/units';
+export { fromGrams, fromMm, toGrams, toMm, type LengthUnit } from './units/units';
 export { parseLength, parseMass, withUnit } from './units/parse';
 export { formatLength, formatNumber, formatRange } from './units/format';
 export {

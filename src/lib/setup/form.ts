@@ -28,7 +28,19 @@ export const LineClassForm = z.strictObject({
 
 const Material = z.enum(BACKING_MATERIALS.map((material) => material.slug) as [string, ...string[]]);
 
-export const RatingForm = z.strictObject({ line: LineClassForm, material: Material, length: Typed });
+/** What a box's figure is for, where that is no single-hand line: a head by its weight and length, or plain nylon of a thickness. */
+const RatedOther = z.discriminatedUnion('kind', [
+	z.strictObject({ kind: z.literal('head'), density: z.enum(keys(DENSITIES)), mass: Typed, length: Typed }),
+	z.strictObject({ kind: z.literal('nylon'), diameter: Typed })
+]);
+export type RatedOther = z.infer<typeof RatedOther>;
+
+export const RatingForm = z.strictObject({
+	line: LineClassForm,
+	material: Material,
+	length: Typed,
+	other: RatedOther.optional()
+});
 export type RatingForm = z.infer<typeof RatingForm>;
 
 /** The reel and its spool: what stays the same whatever is wound on it. */

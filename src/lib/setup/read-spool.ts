@@ -1,8 +1,9 @@
 import {
+	BACKING_MATERIALS,
 	findMaterial,
 	knownFillSource,
 	ratedSource,
-	taperOf,
+	type BackingMaterial,
 	type Path,
 	type ProfilePoint,
 	type Rating,
@@ -10,20 +11,45 @@ import {
 	type SpoolSource
 } from '$lib/core';
 import { BOUNDS } from './bounds';
-import { readField, readOptional, readShare, type Reader } from './read-text';
+import { ratingWith, type RatedWith } from './ratings';
+import { readField, readMass, readOptional, readShare, type Reader } from './read-text';
 import type { FillForm, RatingForm, SpoolForm } from './form';
 import { longUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
 
-function readRating(rating: RatingForm, units: UnitSystem, reader: Reader, path: Path): Rating {
-	const material = findMaterial(rating.material);
+const materialOf = (slug: string): BackingMaterial => {
+	const found = findMaterial(slug);
+	return found.ok ? found.value : BACKING_MATERIALS[0]!;
+};
+
+/** What the figure is for; where that can't be read an issue says so, and something stands in for it. */
+function ratedWith({ line, other }: RatingForm, units: UnitSystem, reader: Reader, path: Path): RatedWith {
+	if (!other) return { of: 'line', line };
+	const at = [...path, 'other'];
+	if (other.kind === 'nylon')
+		return {
+			of: 'nylon',
+			diameterMm: reader.take(
+				readField(other.diameter, smallUnit(units), BOUNDS.strand, [...at, 'diameter']),
+				0.3
+			)
+		};
 	return {
-		line: taperOf(rating.line),
-		backingDiameterMm: material.ok ? material.value.diameterMm : 0.5,
-		backingLengthMm: reader.take(
-			readField(rating.length, longUnit(units), BOUNDS.backing, [...path, 'length']),
-			100
-		)
+		of: 'head',
+		massG: reader.take(readMass(other.mass, [...at, 'mass']), 30),
+		lengthMm: reader.take(
+			readField(other.length, longUnit(units), BOUNDS.component, [...at, 'length']),
+			10_000
+		),
+		density: other.density
 	};
+}
+
+function readRating(rating: RatingForm, units: UnitSystem, reader: Reader, path: Path): Rating {
+	const lengthMm = reader.take(
+		readField(rating.length, longUnit(units), BOUNDS.backing, [...path, 'length']),
+		100
+	);
+	return ratingWith(ratedWith(rating, units, reader, path), materialOf(rating.material), lengthMm);
 }
 
 type Measure = 'rim' | 'arbor' | 'width' | 'low' | 'floor' | 'frame';

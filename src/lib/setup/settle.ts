@@ -1,5 +1,5 @@
-import { withUnit } from '$lib/core';
-import type { ComponentForm, Made, SetupForm } from './form';
+import { withUnit, type LengthUnit } from '$lib/core';
+import type { ComponentForm, Made, RatedOther, SetupForm } from './form';
 import { leaderUnit, longUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
 
 function settleMade(made: Made, units: UnitSystem): Made {
@@ -34,6 +34,12 @@ const settleComponent = <C extends Pick<ComponentForm, 'made' | 'length'>>(
 	length: withUnit(component.length, longUnit(units))
 });
 
+/** A weight is grams unless it says grains. */
+const settleRated = (other: RatedOther, long: LengthUnit, small: LengthUnit): RatedOther =>
+	other.kind === 'nylon'
+		? { ...other, diameter: withUnit(other.diameter, small) }
+		: { ...other, mass: withUnit(other.mass, 'g'), length: withUnit(other.length, long) };
+
 /**
  * A form with every bare number given the unit it was typed in, so that it means the same tomorrow and
  * in another window. Nothing else changes: "3 3/8 in" stays "3 3/8 in".
@@ -44,7 +50,11 @@ export function settleSetup({ spool, fill }: SetupForm, units: UnitSystem): Setu
 	return {
 		spool: {
 			...spool,
-			ratings: spool.ratings.map((rating) => ({ ...rating, length: withUnit(rating.length, long) })),
+			ratings: spool.ratings.map(({ other, ...rating }) => ({
+				...rating,
+				length: withUnit(rating.length, long),
+				...(other && { other: settleRated(other, long, small) })
+			})),
 			filled: {
 				...spool.filled,
 				length: withUnit(spool.filled.length, long),

@@ -1,4 +1,5 @@
 import {
+	toGrams,
 	all,
 	DEFAULT_MAKERS_ALLOWANCE,
 	densityOf,
@@ -13,11 +14,8 @@ import {
 	parseLineClass,
 	ratedSource,
 	spoolOf,
-	taperOf,
 	within,
-	type Issue,
 	type KnownComponent,
-	type LineSection,
 	type Rating,
 	type Result,
 	type Spool,
@@ -26,6 +24,7 @@ import {
 	type StrandDiameter,
 	type UnknownComponent
 } from '$lib/core';
+import { ratingWith, type RatedWith } from '$lib/setup/ratings';
 import { BOUNDS, outOf } from '$lib/setup/bounds';
 import {
 	componentOf,
@@ -135,17 +134,38 @@ export function backingOf(input: Omit<SentStrand, 'role'>): Result<UnknownCompon
 		: ok(component.value);
 }
 
-function ratingOf(input: Sent<typeof RatingInput>, sections?: readonly LineSection[]): Result<Rating> {
-	const parsed = sections ? undefined : within(parseLineClass(input.lineClass), 'lineClass');
-	const backing = within(findMaterial(input.backing), 'backing');
-	const issues: Issue[] = [parsed, backing].flatMap((read) => (read && !read.ok ? read.issues : []));
-	return backing.ok && issues.length === 0
-		? ok({
-				line: sections ?? (parsed?.ok ? taperOf(parsed.value) : []),
-				backingDiameterMm: backing.value.diameterMm,
-				backingLengthMm: input.lengthMm
-			})
-		: { ok: false, issues };
+/** What a box counts with: one of three. */
+function ratedWith({ lineClass, head, nylonMm }: Sent<typeof RatingInput>): Result<RatedWith> {
+	const fields = [
+		...(lineClass === undefined ? [] : ['lineClass']),
+		...(head ? ['head'] : []),
+		...(nylonMm === undefined ? [] : ['nylonMm'])
+	];
+	if (fields.length > 1) return fail({ code: 'conflicting_fields', fields }, [fields[1]!]);
+	if (nylonMm !== undefined) return ok({ of: 'nylon', diameterMm: nylonMm });
+	if (head)
+		return ok({
+			of: 'head',
+			massG: toGrams(head.grains, 'gr'),
+			lengthMm: head.lengthMm,
+			density: head.density ?? 'F'
+		});
+	if (lineClass === undefined)
+		return fail({ code: 'needs_one_of', fields: ['lineClass', 'head', 'nylonMm'] });
+	const parsed = within(parseLineClass(lineClass), 'lineClass');
+	return parsed.ok ? ok({ of: 'line', line: parsed.value }) : parsed;
+}
+
+function ratingOf(input: Sent<typeof RatingInput>): Result<Rating> {
+	const made = ratedWith(input);
+	// Plain nylon fills the spool alone: there is no backing to name.
+	const backing = within(
+		findMaterial(input.backing ?? (input.nylonMm === undefined ? '' : 'polyester-20')),
+		'backing'
+	);
+	return made.ok && backing.ok
+		? ok(ratingWith(made.value, backing.value, input.lengthMm))
+		: { ok: false, issues: [made, backing].flatMap((read) => (read.ok ? [] : read.issues)) };
 }
 
 function filledSpool(fill: NonNullable<SentSpool['fill']>, measured: SentSpool): Result<SpoolSource> {
@@ -153,10 +173,12 @@ function filledSpool(fill: NonNullable<SentSpool['fill']>, measured: SentSpool):
 	const made = given(fill, ['lineClass', 'sections']);
 	if (made.length === 0) return fail({ code: 'needs_one_of', fields: ['lineClass', 'sections'] }, ['fill']);
 	if (made.length > 1) return fail({ code: 'conflicting_fields', fields: made }, ['fill', made[1]!]);
-	const read = within(ratingOf({ ...rest, lineClass: lineClass ?? '' }, sections), 'fill');
-	if (!read.ok) return read;
+	// A fill with its own sections is a line of no class: any stands in for it.
+	const rated = within(ratingOf({ ...rest, lineClass: lineClass ?? 'WF5F' }), 'fill');
+	if (!rated.ok) return rated;
+	const filled: Rating = sections ? { ...rated.value, line: sections } : rated.value;
 	const { rimDiameterMm, widthMm, frameDiameterMm } = measured;
-	return ok(knownFillSource({ fill: read.value, gapMm, rimDiameterMm, widthMm, frameDiameterMm }));
+	return ok(knownFillSource({ fill: filled, gapMm, rimDiameterMm, widthMm, frameDiameterMm }));
 }
 
 function profiledSpool(

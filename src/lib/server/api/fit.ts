@@ -1,4 +1,4 @@
-import { ROLES, type Spreads } from '$lib/core';
+import { DENSITIES, keys, ROLES, type Spreads } from '$lib/core';
 import { BOUNDS, LEAST_LAY_EFFICIENCY, MOST_SPREAD_SHARE, type Bounds } from '$lib/setup/bounds';
 import { MAX_COMPONENTS } from '$lib/setup/limits';
 import { z } from 'zod';
@@ -26,11 +26,28 @@ export const ProfilePointInput = z.strictObject({
 
 export const RatingInput = z
 	.strictObject({
-		lineClass: z.string().max(20),
-		backing: z.string().max(40),
+		lineClass: z.string().max(20).optional(),
+		head: z
+			.strictObject({
+				grains: z.number().min(16).max(4600),
+				lengthM: bounded(BOUNDS.component),
+				density: z.enum(keys(DENSITIES)).optional()
+			})
+			.optional()
+			.meta({
+				description:
+					'In place of a class: a head by its weight and length; floating unless it says otherwise.'
+			}),
+		nylonMm: bounded(BOUNDS.strand).optional().meta({
+			description:
+				'In place of a line: plain nylon of this thickness alone, and the length is that of the nylon.'
+		}),
+		backing: z.string().max(40).optional(),
 		lengthM: bounded(BOUNDS.backing)
 	})
-	.meta({ description: "A maker's figure: this line and so much of that backing." });
+	.meta({
+		description: "A maker's figure: this line, or a head, and so much of that backing; or so much nylon."
+	});
 
 export const SpoolInput = z
 	.strictObject({

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { DEFAULT_SPREADS, type Measure } from '$lib/core';
+	import type { RatingForm } from '$lib/setup/form';
 	import { MAX_RATINGS } from '$lib/setup/limits';
 	import { showSmall, smallUnit } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
@@ -24,6 +25,18 @@
 		{ value: 'dished', label: 'dished arbor' },
 		{ value: 'flared', label: 'flared rims' }
 	] as const;
+
+	/** What a box counts with. */
+	const RATED = [
+		{ value: 'line', label: 'a line' },
+		{ value: 'head', label: 'a head' },
+		{ value: 'nylon', label: 'nylon alone' }
+	] as const;
+	function ratedAs(rating: RatingForm, kind: (typeof RATED)[number]['value']): void {
+		if (kind === 'line') delete rating.other;
+		else if (kind === 'head') rating.other = { kind, density: 'F', mass: '', length: '' };
+		else rating.other = { kind, diameter: '' };
+	}
 
 	/** An estimated measure, shown where the person's own would stand. */
 	function guess(measure: Measure, mm: number | undefined): string {
@@ -91,6 +104,15 @@
 		</p>
 	{:else}
 		{#if spool.way === 'rated'}
+			{#each spool.ratings as rating, i (i)}
+				<Segmented
+					label={spool.ratings.length === 1 ? 'The figure is for' : `Figure ${i + 1} is for`}
+					shown
+					options={RATED}
+					value={rating.other?.kind ?? 'line'}
+					onchange={(kind) => fit.change(({ spool }) => ratedAs(spool.ratings[i]!, kind))}
+				/>
+			{/each}
 			<div class="flex items-end justify-between gap-3">
 				<Segmented
 					label="Makers' figures are generous: subtract"

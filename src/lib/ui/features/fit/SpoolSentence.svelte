@@ -30,30 +30,50 @@
 		set={({ spool }, value) => (spool[key] = value)}
 	/>{/snippet}
 
+{#snippet length(i: number, label: string, placeholder: string)}<LengthField
+		{fit}
+		inline
+		unit={long}
+		{label}
+		path={['spool', 'ratings', i, 'length']}
+		get={({ spool }) => spool.ratings[i]!.length}
+		set={({ spool }, value) => (spool.ratings[i]!.length = value)}
+		{placeholder}
+	/>{/snippet}
+{#snippet other(i: number)}
+	{@const rated = spool.ratings[i]?.other}
+	{#if rated}
+		{#await import('./RatedOther.svelte') then { default: RatedOther }}<RatedOther
+				{fit}
+				index={i}
+				other={rated}
+			/>{/await}
+	{/if}
+{/snippet}
+
 {#if spool.way === 'rated'}
 	{#each spool.ratings as rating, i (i)}
 		<div class="sentence" role="group" aria-label="Figure {i + 1} from the box">
 			{i === 0 ? "My reel's box says" : 'It also says'}
-			<LineCode
-				label="Line on the box"
-				value={rating.line}
-				onchange={(line) => fit.change((form) => (form.spool.ratings[i]!.line = line))}
-			/> with <LengthField
-				{fit}
-				inline
-				unit={long}
-				label="Backing on the box"
-				path={['spool', 'ratings', i, 'length']}
-				get={({ spool }) => spool.ratings[i]!.length}
-				set={({ spool }, value) => (spool.ratings[i]!.length = value)}
-				placeholder="100"
-			/> of <Select
-				inline
-				label="Material on the box"
-				options={materialOptions}
-				value={rating.material}
-				onchange={(material) => fit.change((form) => (form.spool.ratings[i]!.material = material))}
-			/>.
+			{#if rating.other?.kind === 'nylon'}
+				{@render length(i, 'Nylon on the box', '200')} of {@render other(i)}.
+			{:else}
+				{#if rating.other}
+					{@render other(i)}
+				{:else}
+					<LineCode
+						label="Line on the box"
+						value={rating.line}
+						onchange={(line) => fit.change((form) => (form.spool.ratings[i]!.line = line))}
+					/>
+				{/if} with {@render length(i, 'Backing on the box', '100')} of <Select
+					inline
+					label="Material on the box"
+					options={materialOptions}
+					value={rating.material}
+					onchange={(material) => fit.change((form) => (form.spool.ratings[i]!.material = material))}
+				/>.
+			{/if}
 			{#if spool.ratings.length > 1}
 				<button
 					type="button"
