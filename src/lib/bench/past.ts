@@ -2,6 +2,7 @@ import { kindOf, remedySign, type Day, type Layer, type StepKind } from '$lib/co
 import { showDuration } from '$lib/wording/phrase';
 import type { Winding } from '$lib/inventory/winding';
 import { DEFAULT_UNITS, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
+import { gearOf } from '$lib/setup/read-text';
 import { workOut } from '$lib/setup/evaluate-form';
 
 /** One figure of a winding: as planned, and as wound. */
@@ -52,8 +53,7 @@ function times(record: Winding, kinds: readonly StepKind[]): PastCell {
 /** A finished winding as it is compared with others. */
 export function pastRun(record: Winding, units: UnitSystem): PastRun {
 	const worked = workOut(record.form, DEFAULT_UNITS);
-	const gear = worked.ok ? worked.value.gear : 1;
-	const counted = (turns: number): string => showTurns(turns / gear);
+	const counted = (turns: number): string => showTurns(turns / gearOf(record.form));
 	const layer = worked.ok ? worked.value.fit.layers[worked.value.stopIndex] : undefined;
 	const planned = (of: (layer: Layer) => string): string => (layer ? of(layer) : NONE);
 	const { run } = record;

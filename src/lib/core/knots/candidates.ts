@@ -275,11 +275,29 @@ export const CANDIDATES: readonly Candidate[] = [
 		]
 	},
 	{
+		slug: 'swivel-tied',
+		wraps: () => 5,
+		places: ['line-line'],
+		buys: 'Twist goes out at it, and what is outside changes in a moment.',
+		points: 1,
+		rules: [
+			{ when: (s) => s.smooth, points: -3, says: 'It stops at the tip guide.' },
+			{ when: (s) => s.swaps === 'often', points: 0.5, says: 'Quick to change.' }
+		]
+	},
+	{
 		slug: 'wire-crimp',
 		wraps: () => 1,
-		places: ['wire'],
+		places: ['wire', 'line-line'],
 		buys: 'Wire that is too stiff to knot holds in a pressed sleeve.',
 		points: 3,
-		rules: [{ when: without('crimper'), lacks: 'A crimping tool that fits the sleeve: pliers cut the wire.' }]
+		rules: [
+			{
+				when: (s) => s.place === 'line-line',
+				points: -3.5,
+				says: 'Only for a segment of wire: in anything else a knot is better.'
+			},
+			{ when: without('crimper'), lacks: 'A crimping tool that fits the sleeve: pliers cut the wire.' }
+		]
 	}
 ];

@@ -21,6 +21,17 @@ export const DESCRIBED: readonly DescribedKnot[] = [
 			'Pinch the fork. A half hitch with the short end round one strand of the loop, close to the turns, holds them.',
 			'Then three or four turns of the short end round both strands, back toward the turns, its end out between; moisten, draw up snug, trim.'
 		]
+	},
+	{
+		slug: 'swivel-tied',
+		name: 'Swivel, tied on both sides',
+		joins: 'Two strands with a swivel between them: trolled lines, wire, anything that spins.',
+		why: 'The knot is the uni that is drawn for the arbor, tied through an eye; what is new is the swivel.',
+		steps: [
+			'Lead the end through the eye of the swivel, twice through in thin braid, and lay it back along the standing part.',
+			'Wrap 5 turns through the loop that makes, as for the uni on the arbor. Moisten, draw the wraps together, slide them down to the eye.',
+			'Do the same on the other side. Pull on both strands: the swivel has to turn between the knots.'
+		]
 	}
 ];
 

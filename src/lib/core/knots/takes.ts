@@ -27,7 +27,8 @@ export const KNOT_TAKES_MM = {
 	'leader-uncoiled': {},
 	'surgeons-join': { backing: inches(8), mono: inches(8), leader: inches(8) },
 	'blood-knot': { mono: inches(8), leader: inches(8) },
-	'wire-crimp': { wire: inches(5) }
+	'wire-crimp': { wire: inches(5) },
+	'swivel-tied': { backing: inches(8), mono: inches(8), line: inches(8) }
 } as const satisfies Record<string, Partial<Record<TakenFrom, number>>>;
 
 export type KnotSlug = keyof typeof KNOT_TAKES_MM;

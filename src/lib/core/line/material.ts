@@ -14,9 +14,25 @@ export interface BackingMaterial {
 	/** Density of the strand as it lies, air in the braid included, g/cm³, and its 1σ as a share. Assumption, from memory. */
 	readonly density: StrandDensity;
 	readonly source: string;
+	/** How it wears on sand and rock: with its thickness, what it is chosen by. Common practice. */
+	readonly wears: string;
 	/** Thin and slippery under load: cuts fingers, slips on a bare arbor. */
 	readonly cuts: boolean;
 }
+
+const WEARS: readonly [prefix: string, wears: string][] = [
+	[
+		'polyester-20',
+		'Soft and round: it grows fluffy on sand and rock before it breaks, so you see it coming.'
+	],
+	['polyester-30', 'Half as thick again as 20 lb, so it stands more sand and rock; takes the room for it.'],
+	[
+		'gel-spun',
+		'Slick and hard for its thickness, but so thin that one cut fibre tells: watch it among rocks.'
+	],
+	['mono', 'Smooth and hard to wear through; under the backing it never meets a rock.']
+];
+const wearsOf = (slug: string): string => WEARS.find(([prefix]) => slug.startsWith(prefix))![1];
 
 const FROM_MEMORY = 'common practice, from memory; wraps on a rule or calipers on yours are better';
 
@@ -80,7 +96,12 @@ export const BACKING_MATERIALS: readonly BackingMaterial[] = [
 		diameterSpread: 0.04,
 		cuts: false
 	}
-].map((material) => ({ ...material, density: densityOf(material.slug), source: FROM_MEMORY }));
+].map((material) => ({
+	...material,
+	density: densityOf(material.slug),
+	wears: wearsOf(material.slug),
+	source: FROM_MEMORY
+}));
 
 const key = (slug: string): string => slug.toLowerCase().replace(/[^a-z0-9]/g, '');
 const BY_KEY = new Map(BACKING_MATERIALS.map((material) => [key(material.slug), material]));

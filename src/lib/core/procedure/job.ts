@@ -6,7 +6,9 @@ export const JOINTS = {
 	nail: 'nail knot',
 	albright: 'Albright',
 	'own-loop': 'own loop, loop to loop',
-	'double-uni': 'double uni'
+	'double-uni': 'double uni',
+	swivel: 'a small swivel',
+	crimp: 'a crimped sleeve'
 } as const;
 export type Joint = keyof typeof JOINTS;
 
@@ -16,7 +18,11 @@ export const JOINT_BUYS: Record<Joint, string> = {
 	nail: 'Slim, and smooth through the guides; cut off to change the line.',
 	albright: 'Joins very different thicknesses without a tool; a little bulkier than a nail knot.',
 	'own-loop': "Loop to loop where the line's loop is missing or was cut; more to tie.",
-	'double-uni': 'Holds in slick braid as in mono, and needs no tool; for strands of about the same thickness.'
+	'double-uni':
+		'Holds in slick braid as in mono, and needs no tool; for strands of about the same thickness.',
+	swivel:
+		'Lets twist out and changes in a moment, for trolled lines and wire; stops at the tip guide, so it stays outside.',
+	crimp: 'Holds wire that is too stiff to knot; cut off to change it.'
 };
 
 /** One component of the stack, as the job sees it. */

@@ -56,7 +56,9 @@ const JOINT_OF: Partial<Record<KnotSlug, Joint>> = {
 	'nail-knot': 'nail',
 	albright: 'albright',
 	'own-loop': 'own-loop',
-	'double-uni': 'double-uni'
+	'double-uni': 'double-uni',
+	'swivel-tied': 'swivel',
+	'wire-crimp': 'crimp'
 };
 /** What can join two strands: what the chooser of knots has for that place, in its order. */
 export const jointsBetween = (under: Role, over: Role): readonly Joint[] =>
@@ -294,6 +296,43 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 		cautions: ['blades'],
 		tools: ['forceps'],
 		minutes: 6
+	}),
+	swivel: (_, part, under) => ({
+		knots: [{ slug: 'swivel-tied', wraps: 5 }],
+		instructions: [
+			[
+				`Tie a small swivel to the end of the ${ROLE_NAMES[under.role]} with a uni of 5 turns through its eye, twice through in thin braid.`
+			],
+			[
+				`Tie the ${ROLE_NAMES[part.role]} to the other eye in the same way. Wire goes through the eye and back on itself, in a crimped sleeve.`
+			],
+			DRAW_UP,
+			["It doesn't pass the guides: what lies outside it stays outside the rod when you reel in."]
+		],
+		right: ['The swivel turns freely between two tight knots.'],
+		wrong: ['It turns stiffly, or a knot sits across its eye.'],
+		then: ['Take a swivel one size larger, or tie that side again.'],
+		cautions: ['blades'],
+		tools: ['swivel', 'forceps'],
+		minutes: 6
+	}),
+	crimp: (_, part, under) => ({
+		knots: [{ slug: 'wire-crimp', wraps: 1 }],
+		instructions: [
+			[
+				`Slide a sleeve that fits the wire over it, make a loop round the loop or the swivel of the ${ROLE_NAMES[isUnder(under.role) ? part.role : under.role]}, and lead the end back through the sleeve.`
+			],
+			[
+				'Press the sleeve in its middle with the tool that belongs to it, not at its mouth: there it cuts the wire.'
+			],
+			['Pull hard, and cut the end short. File or tape what sticks out.']
+		],
+		right: ["The sleeve is pressed flat in its middle, and a hard pull doesn't move it."],
+		wrong: ['The wire slides, or is nicked where it leaves the sleeve.'],
+		then: ['Cut it off and take a new sleeve: a pressed one is never pressed again.'],
+		cautions: ['wire', 'blades'],
+		tools: ['crimper'],
+		minutes: 5
 	})
 };
 

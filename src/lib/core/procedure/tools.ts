@@ -47,6 +47,8 @@ const TOOLS = {
 	glove: ['Glove, or tape for two fingers', 'thin braid cuts', 'a strip of leather or cloth'],
 	helper: ['A helper', 'holds the supply and brakes it', 'sit on the line, or use your fingers'],
 	'second-reel': ['A second reel, the line on it', 'its drag gives the tension', 'a helper, or your fingers'],
+	swivel: ['A small swivel', 'joins strands that twist', 'a loop to loop, and no twist let out'],
+	crimper: ['Crimping tool and sleeves', 'join wire', 'a haywire twist, by those who know it'],
 	cloth: ['Damp cloth', 'moistens knots, guides the line', 'wet fingers'],
 	storage: [
 		'Storage spool, on an axle',

@@ -3,7 +3,8 @@ import { gearOf } from '$lib/setup/read-text';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
-import { readWinding, settleWinding } from '$lib/inventory/read-winding';
+import { readWinding, settleWinding, type Readings } from '$lib/inventory/read-winding';
+import type { SetupForm } from '$lib/setup/form';
 import type { WindingForm, Winding } from '$lib/inventory/winding';
 import type { UnitSystem } from '$lib/wording/units';
 import { asWound } from '$lib/inventory/wound';
@@ -26,6 +27,12 @@ export const windingsOf = async (db: Knex, setupId: string): Promise<Winding[]> 
 
 /** One winding; undefined when there is none. */
 export const windingById = findWinding;
+
+/** Turns as they were counted are typed; those of the spool are kept. */
+const ofSpool = (readings: Readings, form: SetupForm): Readings => ({
+	...readings,
+	turns: readings.turns === null ? null : readings.turns * gearOf(form)
+});
 
 /**
  * Saves a winding, with the summary of its run. The next winding of the same set-up begins a run of its own.
@@ -56,9 +63,7 @@ export const recordWinding = (
 				? spoolNow(await inventoryNow(trx), setup.spoolId)?.record
 				: undefined;
 		const readings = {
-			...typedReadings.value,
-			// What is kept is turns of the spool.
-			turns: typedReadings.value.turns && typedReadings.value.turns * gearOf(setup.form),
+			...ofSpool(typedReadings.value, setup.form),
 			...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
 		};
 		const { spoolId } = setup;

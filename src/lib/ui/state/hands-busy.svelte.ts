@@ -19,6 +19,8 @@ interface Settings {
 	counterOn: boolean;
 	/** What a counter counts: turns of the handle, or of the spool. */
 	counterCounts: 'handle' | 'spool';
+	/** From fingertip to fingertip, mm; 0 until somebody says. */
+	spanMm: number;
 	/** Turns a minute to wind along with. */
 	pace: number;
 }
@@ -33,6 +35,7 @@ const DEFAULTS: Settings = {
 	way: 'tap',
 	counterUrl: COUNTER_URL,
 	counterOn: false,
+	spanMm: 0,
 	counterCounts: 'handle',
 	pace: 60
 };

@@ -5,6 +5,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
 	import Readings from './Readings.svelte';
+	import Spans from './Spans.svelte';
 	import Surprise from './Surprise.svelte';
 	import type { WindingState } from './winding.svelte';
 
@@ -71,7 +72,8 @@
 		{:else if now && !winding.surprise}
 			{@const { turns, lengthMm, stopDepthMm } = now.todo}
 			{turns.value < 0 ? 'Take off' : 'Add'}
-			<b>{showLong(Math.abs(lengthMm.value), units)}</b> of backing, about
+			<b>{showLong(Math.abs(lengthMm.value), units)}</b> of backing<Spans mm={Math.abs(lengthMm.value)} />,
+			about
 			{showTurns(Math.abs(turns.value / winding.gear))} turns. It then ends {showSmall(
 				stopDepthMm.value,
 				units

@@ -5,6 +5,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { withMeanings } from '$lib/wording/meanings';
 	import { phraseText, sentence, showDuration } from '$lib/wording/phrase';
+	import Spans from './Spans.svelte';
 	import Prose from '../../primitives/Prose.svelte';
 
 	interface Props {
@@ -30,6 +31,11 @@
 		])
 	);
 	const [right = [], wrong = [], then = []] = $derived(texts.slice(step.instructions.length));
+	const longMm = $derived(
+		typeof step.figure?.value === 'object' && 'longMm' in step.figure.value
+			? step.figure.value.longMm
+			: undefined
+	);
 	const counts = $derived(step.kind === 'wind');
 	/** A knot that is tied another way here than it is drawn is left to the words. */
 	const drawn = $derived((step.knots ?? []).filter(({ unlike }) => !unlike));
@@ -55,7 +61,9 @@
 				>
 			</p>
 			{#if step.figure.beside.length > 0}
-				<p class="figure mt-1 text-[22px]">{sentence(step.figure.beside, units)}</p>
+				<p class="figure mt-1 text-[22px]">
+					{sentence(step.figure.beside, units)}{#if longMm !== undefined}<Spans mm={longMm} />{/if}
+				</p>
 			{/if}
 		</div>
 	{/if}

@@ -2,6 +2,7 @@
 	import {
 		gapOfTechnique,
 		JOINT_BUYS,
+		parseLength,
 		JOINTS,
 		jointsBetween,
 		ROLE_NAMES,
@@ -14,7 +15,10 @@
 		type Techniques
 	} from '$lib/core';
 	import type { SaveTechniques } from '$lib/setup/form';
+	import { leaderUnit, showLeader as showSpan } from '$lib/wording/units';
+	import Field from '../../primitives/Field.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
+	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -29,6 +33,21 @@
 	}
 	let { setupId, job, own, onchanged }: Props = $props();
 	const preferences = usePreferences();
+
+	/** Measured once: lengths at the bench are then said in spans as well. */
+	const hands = useHandsBusy();
+	let span = $state(hands.get('spanMm') > 0 ? showSpan(hands.get('spanMm'), preferences.units) : '');
+	let spanTrouble = $state<string>();
+	const [SHORTEST_MM, LONGEST_MM] = [800, 2600];
+	function measured(text: string): void {
+		const read = text.trim() === '' ? undefined : parseLength(text, leaderUnit(preferences.units));
+		const mm = read?.ok ? read.value : 0;
+		spanTrouble =
+			!read || (mm >= SHORTEST_MM && mm <= LONGEST_MM)
+				? undefined
+				: 'Type a length such as 5 ft 9 in, or 1.75 m.';
+		if (!spanTrouble) hands.set('spanMm', mm);
+	}
 
 	let scope = $state<'setup' | 'person'>('setup');
 	let trouble = $state<string>();
@@ -73,6 +92,17 @@
 	onchange={(value) => (scope = value)}
 	shown
 />
+<div class="mt-4 max-w-xs">
+	<Field
+		label="Your arm span, fingertip to fingertip"
+		value={span}
+		placeholder="about your height"
+		aside=""
+		error={spanTrouble}
+		oninput={(value) => ([span, spanTrouble] = [value, undefined])}
+		oncommit={measured}
+	/>
+</div>
 {#if trouble}<p role="alert" class="mt-2 text-warn">{trouble}</p>{/if}
 <div class="mt-4 space-y-5">
 	{#each TECHNIQUE_KEYS.filter((key) => concerns(job, key)) as key (key)}

@@ -117,6 +117,11 @@
 			aside=""
 		/>
 	</div>
+	{#if material}
+		<p class="text-[13.5px] text-soft">
+			{material.wears} Backing is chosen by its thickness and how it wears, more than by its pounds.
+		</p>
+	{/if}
 {:else if classed}
 	<LineClassFields
 		value={classed}

@@ -138,7 +138,8 @@
 		</div>
 		{#if estimates.arbor}
 			<p class="text-[13.5px] text-soft">
-				That makes the arbor {estimates.arbor}.{#if known && known.estimated.length > 1}
+				That makes the arbor {estimates.arbor}.
+				{#if known && known.estimated.length > 1}
 					You haven't measured the spool, so Wendle draws an ordinary spool of this capacity.{/if}
 			</p>
 		{/if}

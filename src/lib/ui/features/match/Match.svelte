@@ -37,7 +37,10 @@
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
 
-	const lines = $derived(ownLines([...own, ...extra], units));
+	/** A head belongs over a running line: it is matched straight over the backing only where somebody asks. */
+	let heads = $state(false);
+	const headed = $derived(own.some(({ role }) => role === 'head'));
+	const lines = $derived(ownLines([...own.filter(({ role }) => heads || role !== 'head'), ...extra], units));
 	const known = $derived(ownSpools(spools, units));
 	const backing = $derived.by(() => {
 		const found = findMaterial(material);
@@ -131,6 +134,13 @@
 			oninput={(value) => (gap = value)}
 		/>
 	</div>
+
+	{#if headed}
+		<label class="mt-3 flex min-h-8 cursor-pointer items-center gap-2 text-[15px]">
+			<input type="checkbox" bind:checked={heads} class="size-4 accent-current" />
+			Heads too, straight over the backing
+		</label>
+	{/if}
 
 	{#if known.length === 0}
 		<p class="mt-8 max-w-prose text-soft">

@@ -26,12 +26,14 @@
 		choice: SwapChoice;
 		/** What is like what comes off stands first. */
 		like: Role | undefined;
+		/** What it would go over. */
+		under: Role | undefined;
 		/** What is chosen already. */
 		taken: readonly string[];
 		gapWith: (going: Going) => { gapMm: number; fits: boolean } | undefined;
 		onadd: (going: Going) => void;
 	}
-	let { choice, like, taken, gapWith, onadd }: Props = $props();
+	let { choice, like, under, taken, gapWith, onadd }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
@@ -57,9 +59,15 @@
 			...described
 		].sort((a, b) => Number(b.component.role === like) - Number(a.component.role === like))
 	);
+	/** A head belongs over a running line: straight on the backing it is offered only to whoever asks for it. */
+	let anyway = $state(false);
+	const bare = $derived(under === 'backing' || under === 'bed');
+	const isHead = ({ component: { role } }: Going): boolean => role === 'head' || role === 'tip';
+	const hidden = $derived(bare && !anyway ? all.filter(isHead).length : 0);
 	let sought = $state('');
 	const shown = $derived(
 		all
+			.filter((going) => hidden === 0 || !isHead(going))
 			.filter(({ keptId }) => keptId === undefined || !taken.includes(keptId))
 			.filter(({ label, where }) => `${label} ${where}`.toLowerCase().includes(sought.trim().toLowerCase()))
 	);
@@ -127,6 +135,12 @@
 		Nothing is on a coil, or outermost on another reel. You can put something new on. If you have had the line
 		for a while, <a class="underline" href="/care?add=1">add it in Care</a> first.
 	</p>
+{/if}
+{#if bare && all.some(isHead)}
+	<label class="mt-3 flex min-h-8 cursor-pointer items-center gap-2 text-[15px]">
+		<input type="checkbox" bind:checked={anyway} class="size-4 accent-current" />
+		Heads and tips too, though no running line lies under them
+	</label>
 {/if}
 <form
 	class="mt-5 grid max-w-2xl gap-x-5 gap-y-3 sm:grid-cols-[9rem_1fr]"

@@ -147,6 +147,9 @@
 				like={strands.slice(keep).at(-1)?.role}
 				taken={going.flatMap(({ keptId }) => (keptId === undefined ? [] : [keptId]))}
 				{gapWith}
+				under={going.some(({ component: { role } }) => role === 'running-line')
+					? 'running-line'
+					: strands[keep - 1]?.role}
 				onadd={(one) => (going = withOne(one))}
 			/>
 		</section>

@@ -14,6 +14,7 @@
 	import Pause from './Pause.svelte';
 	import Readings from '../Readings.svelte';
 	import ScaleWay from './ScaleWay.svelte';
+	import Spans from '../Spans.svelte';
 	import Surprise from '../Surprise.svelte';
 	import TapWay from './TapWay.svelte';
 	import Traverse from './Traverse.svelte';
@@ -116,7 +117,7 @@
 			<dt class="text-soft">Depth now</dt>
 			<dd data-depth>{showSmall(winding.depthMm, units)} below the rim</dd>
 			<dt class="text-soft">Wound on</dt>
-			<dd data-length>{showLong(winding.lengthMm, units)}</dd>
+			<dd data-length>{showLong(winding.lengthMm, units)}<Spans mm={winding.lengthMm} /></dd>
 			{#if winding.gap && winding.placed}
 				<dt class="text-soft">Gap at the end</dt>
 				<dd data-gap>

@@ -153,6 +153,14 @@
 		oninput={(value) => fit.change(({ fill }) => (fill.reverseTurns = value))}
 	/>
 </div>
+{#if (fit.workout?.parts.filter(({ role }) => role !== 'bed' && role !== 'backing').length ?? 0) > 1}
+	<h3 class="mt-5 text-[15px] font-semibold">Coil drop with several coils</h3>
+	<p class="mt-1 max-w-prose text-[14.5px]">
+		Lay the running line's tied coil on the backing first, inside the flanges, then the head's on top of it,
+		and so on outward. Coils stand looser than wound line, and a wider coil stands higher: look only whether
+		the last one comes near the rim, and trust the depth above for the rest.
+	</p>
+{/if}
 {#if fit.workout?.halfFitted}
 	<p class="mt-2 text-[14px] text-soft">
 		{fit.form.fill.reverseTurns.trim() !== ''
