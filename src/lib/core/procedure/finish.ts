@@ -1,5 +1,5 @@
 import type { JobSetup } from './job';
-import { looped, nailTied, nailWraps } from './joints';
+import { DRAW_UP, looped, nailTied, nailWraps } from './joints';
 import { step, type Step } from './step';
 import { LEADER_SECONDS, PREPARING_SECONDS } from './times';
 
@@ -47,7 +47,7 @@ export function leaderStep(setup: JobSetup): Step {
 						' leader through the line loop, draw up square.'
 					]
 				: ['Cut the front loop off, and tie the butt of the ', { leaderMm }, ' leader on with a nail knot.'],
-			...(schools.frontLoop === 'keep' ? [] : nailTied(setup, wraps, "leader's butt", 'line')),
+			...(schools.frontLoop === 'keep' ? [] : [...nailTied(setup, wraps, "leader's butt", 'line'), DRAW_UP]),
 			[
 				'Draw it through your hand until it is warm and hangs straight. Leave a little of it out of the reel, so that you find its end again.'
 			]

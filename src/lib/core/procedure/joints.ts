@@ -67,7 +67,7 @@ export const jointsBetween = (under: Role, over: Role): readonly Joint[] =>
 	);
 
 /** Drawing up, whatever the knot: slowly, and every wrap where it belongs. */
-const DRAW_UP: Sentence = [
+export const DRAW_UP: Sentence = [
 	'Moisten it and draw it up slowly. Roll the wraps together with your thumbnail while you tug at one end and the other; forceps hold a short tag.'
 ];
 
@@ -208,6 +208,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 			[
 				"Make a loop in the line's rear end: fold it back, and put two nail knots of 12 lb mono side by side over both strands, 6–7 turns each."
 			],
+			DRAW_UP,
 			['Seal the cut end with UV resin, so that no water gets into the core.'],
 			loopUnder(setup, part, under, found),
 			...through(setup, under, part, found)

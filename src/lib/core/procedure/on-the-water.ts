@@ -1,6 +1,6 @@
 import { ROLE_NAMES } from '../fit/stack';
 import type { JobPart, JobSetup } from './job';
-import { looped, nailTied, nailTools, nailWraps, type Drawn } from './joints';
+import { DRAW_UP, looped, nailTied, nailTools, nailWraps, type Drawn } from './joints';
 import type { Sentence } from './phrase';
 import { step, type Step } from './step';
 import { tool, type Tool } from './tools';
@@ -85,7 +85,7 @@ const mendSteps: Record<Mend, (setup: JobSetup) => readonly Step[]> = {
 			step('mend', {
 				title: 'Tie the leader to the line: nail knot',
 				knots,
-				instructions: [...instructions, ['Moisten it, draw it up slowly, and trim the tags close.']],
+				instructions: [...instructions, DRAW_UP, ['Trim the tags close.']],
 				right: ["A hard pull doesn't move it, and it runs through the tip guide."],
 				wrong: ['A wrap crosses another, or the knot slides along the line.'],
 				then: [
@@ -139,14 +139,14 @@ const mendSteps: Record<Mend, (setup: JobSetup) => readonly Step[]> = {
 				instructions: keep
 					? [
 							[
-								"Fold the leader's butt back, and tie a surgeon's loop in it, with two passes. Draw it up wet and slowly."
+								"Fold the leader's butt back, and tie a surgeon's loop in it, with two passes. Forceps hold its tag: draw it up wet and slowly."
 							],
 							["Leader loop over the line's loop, the leader's tip through the line's loop, draw up square."],
 							[
 								"Too short for a loop? Tie the butt to the line's loop with a uni of 5 turns. It holds till evening."
 							]
 						]
-					: instructions,
+					: [...instructions, DRAW_UP],
 				right: ["A hard pull doesn't move it, and the leader runs straight on from the line."],
 				wrong: ['The loops hitch round each other, or the leader stands off at an angle.'],
 				then: ['Push the loops apart and draw up again from both sides at once.'],

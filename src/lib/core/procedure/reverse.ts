@@ -141,7 +141,7 @@ export function reverseTools(setup: JobSetup, way: ReverseWay): Tool[] {
 				}
 			: one;
 	});
-	const usual = toolsOf(setup);
+	const usual = toolsOf({ ...setup, schools: { ...setup.schools, newLine: 'coil' } });
 	const had = new Set(more.map(({ key }) => key));
 	return [...usual.filter(({ key }) => !had.has(key)), ...more];
 }

@@ -1,7 +1,7 @@
 import { ROLE_NAMES, type Role } from '../fit/stack';
 import { gapStep, labelStep, lastLookStep, leaderStep } from './finish';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
-import { tyingOf } from './joints';
+import { nailTools, tyingOf } from './joints';
 import { laidOutStep } from './prepare';
 import { step, type Step } from './step';
 import { windingSeconds } from './times';
@@ -285,6 +285,9 @@ export function swapTools(setup: JobSetup, { off, on, over }: SwapPlan): Tool[] 
 		...(off.length > 0 || (loose && storages > 0) ? (['ties', 'label'] as const) : []),
 		...(loose ? [] : turning),
 		...parts.flatMap(({ part, under }) => (under ? tyingOf(setup, part, under).tools : [])),
+		...(parts.length > 0 && setup.schools.frontLoop === 'cut'
+			? [...nailTools(setup), 'forceps' as const]
+			: []),
 		...(over === 'backing' || parts.some(({ part }) => isUnder(part.role)) ? (['glove'] as const) : []),
 		...(parts.length > 0 ? (['rule', 'cloth'] as const) : []),
 		'nippers' as const

@@ -1,6 +1,6 @@
 import { ROLE_NAMES } from '../fit/stack';
 import type { UntwistTechnique } from '../twist/let-out';
-import { isUnder, type JobPart, type JobSetup } from './job';
+import type { JobPart, JobSetup } from './job';
 import { tyingOf } from './joints';
 import type { Sentence } from './phrase';
 import { laidOutStep } from './prepare';
@@ -112,12 +112,7 @@ export function untwistSteps(setup: JobSetup, plan: UntwistPlan): Step[] {
 /** What it takes. */
 export function untwistTools(setup: JobSetup, { part, under }: UntwistPlan): Tool[] {
 	const tying = under ? tyingOf(setup, part, under).tools : [];
-	const keys = [
-		'strap' as const,
-		'cloth' as const,
-		...tying,
-		...(under && isUnder(under.role) ? (['nippers'] as const) : [])
-	];
+	const keys = ['strap' as const, 'cloth' as const, ...tying, ...(under ? (['nippers'] as const) : [])];
 	return [
 		{ key: 'reel', name: ['Reel and rod butt'], purpose: 'the fly off' },
 		...[...new Set(keys)].map(tool)

@@ -161,7 +161,9 @@ function windWhole(setup: JobSetup, part: JobPart, from: From, inHand: boolean):
 					? [
 							'Wind on all of it, level from flange to flange. What you wind over it can only be as even as this.'
 						]
-					: ['Keep a light tension and let the coil turn. Wind evenly, without loops or crossings.'],
+					: [
+							'Keep a light tension, the line in a damp cloth, and let the coil turn. Wind evenly, without loops or crossings.'
+						],
 				...(setup.schools.mount === 'drill-hand' && !isUnder(part.role)
 					? [['Take the drill off, and wind by the handle from here on.']]
 					: []),
