@@ -6,6 +6,7 @@ import { PAST_ROWS, pastRun } from './past';
 import { phraseText, sentence, showDuration, spoken } from '$lib/wording/phrase';
 import type { Winding } from '$lib/inventory/winding';
 import { sheetOf } from './sheet';
+import { jobTitle, workOf } from './work';
 import { measured, worked } from '$lib/setup/testing';
 
 const form = measured();
@@ -53,7 +54,8 @@ const record = (given: Partial<Winding> = {}): Winding => ({
 });
 
 describe('the job sheet', () => {
-	const sheet = sheetOf(form, job, 'yd-mm', plannedSeconds(jobSteps(job)));
+	const work = workOf(job, { kind: 'wind' });
+	const sheet = sheetOf(form, job, 'yd-mm', work, plannedSeconds(work.steps));
 	it('says everything on the list of tools and every step, with the numbers of the fit', () => {
 		expect(sheet.steps.map(({ title }) => title)).toEqual(jobSteps(job).map(({ title }) => title));
 		expect(sheet.tools).toHaveLength(toolsOf(job).length);
@@ -67,9 +69,17 @@ describe('the job sheet', () => {
 		]);
 		expect(new Set(sheet.cautions).size).toBe(sheet.cautions.length);
 	});
+	it('any other job has a sheet of its own: its steps, what they take, and what it is called', () => {
+		const mend = { kind: 'repair', mend: 'front-loop' } as const;
+		const repair = workOf(job, mend);
+		const other = sheetOf(form, job, 'yd-mm', repair, 600, jobTitle(mend));
+		expect(other.facts[0]).toEqual(['Job', "Mend the line's front end on the water"]);
+		expect(other.steps.map(({ title }) => title)).toContain('Cut back to sound line');
+		expect(other.tools.length).toBe(repair.tools.length);
+	});
 	it('a line that goes on the arbor itself has no depth to stop at', () => {
 		const { stopPart: _, ...bare } = { ...job, parts: job.parts.slice(1) };
-		expect(Object.fromEntries(sheetOf(form, bare, 'yd-mm', 60).facts)['Stop at']).toBe('no backing');
+		expect(Object.fromEntries(sheetOf(form, bare, 'yd-mm', work, 60).facts)['Stop at']).toBe('no backing');
 	});
 });
 

@@ -1,5 +1,6 @@
-import { CAUTIONS, jobSteps, ROLE_NAMES, TECHNIQUES, toolsOf, type JobSetup } from '$lib/core';
+import { CAUTIONS, ROLE_NAMES, TECHNIQUES, type JobSetup } from '$lib/core';
 import { knotsOf } from './job';
+import type { Work } from './work';
 import { sentence, showDuration } from '$lib/wording/phrase';
 import type { SetupForm } from '$lib/setup/form';
 import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
@@ -17,15 +18,26 @@ export interface Sheet {
 	readonly blanks: readonly string[];
 }
 
-/** @param seconds how long it is expected to take */
-export function sheetOf(form: SetupForm, job: JobSetup, units: UnitSystem, seconds: number): Sheet {
+/**
+ * @param work what is done: its steps and tools
+ * @param seconds how long it is expected to take
+ * @param doing what it is called, where it is no plain winding
+ */
+export function sheetOf(
+	form: SetupForm,
+	job: JobSetup,
+	units: UnitSystem,
+	{ steps, tools }: Pick<Work, 'steps' | 'tools'>,
+	seconds: number,
+	doing?: string
+): Sheet {
 	const { plan, schools, parts, stopPart } = job;
-	const steps = jobSteps(job);
 	const show = (key: 'mount' | 'tension' | 'tag'): string =>
 		TECHNIQUES[key].ways[schools[key] as never]['label'] as string;
 	return {
 		title: form.spool.name || 'Unnamed spool',
 		facts: [
+			...(doing === undefined ? [] : [['Job', doing] as const]),
 			['Wind with', `${job.hand} hand, ${job.cage} cage`],
 			[
 				'Stop at',
@@ -46,7 +58,7 @@ export function sheetOf(form: SetupForm, job: JobSetup, units: UnitSystem, secon
 			showSmall(depthMm, units)
 		]),
 		steps: steps.map(({ title, right }) => ({ title, right: sentence(right, units) })),
-		tools: toolsOf(job).map(({ name }) => sentence(name, units)),
+		tools: tools.map(({ name }) => sentence(name, units)),
 		cautions: [...new Set(steps.flatMap(({ cautions }) => cautions))].map((caution) => CAUTIONS[caution]),
 		blanks: ['Turns of backing', 'Depth of the backing', 'Gap', 'Wound by', 'Date']
 	};

@@ -330,9 +330,10 @@
 	<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
 		<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
 		<a class="grid min-h-8 place-items-center underline" href="/help/words">What the words mean</a>
-		{#if doing.kind === 'wind'}
-			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet">Job sheet</a>
-		{:else}
+		<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet?job={jobText(doing)}"
+			>Job sheet</a
+		>
+		{#if doing.kind !== 'wind'}
 			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}?job=wind"
 				>Start from the bare arbor</a
 			>

@@ -1,8 +1,9 @@
 import { missingSetup } from '$lib/server/missing';
-import { learntHere, loadSetup, tempo } from '$lib/server/services';
+import { readJob } from '$lib/bench/work';
+import { benchJob, learntHere, loadSetup, tempo } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, locals }) => {
+export const load: PageServerLoad = async ({ params, locals, url }) => {
 	const setup = await loadSetup(params.id);
 	if (!setup) return missingSetup(params.id);
 	const learnt = await learntHere(setup.form, {
@@ -11,5 +12,6 @@ export const load: PageServerLoad = async ({ params, locals }) => {
 		who: locals.winder,
 		today: locals.today
 	});
-	return { setup, learnt, tempo: [...(await tempo())] };
+	const doing = await benchJob(params.id, readJob(url.searchParams.get('job')));
+	return { setup, doing, learnt, tempo: [...(await tempo())] };
 };

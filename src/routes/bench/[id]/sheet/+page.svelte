@@ -1,5 +1,7 @@
 <script lang="ts">
-	import { expectedSeconds, jobSteps } from '$lib/core';
+	import { expectedSeconds } from '$lib/core';
+	import { firstFillOf } from '$lib/bench/reverse';
+	import { jobText, jobTitle, workOf } from '$lib/bench/work';
 	import { jobOf } from '$lib/bench/job';
 	import { sheetOf } from '$lib/bench/sheet';
 	import { workOut } from '$lib/setup/evaluate-form';
@@ -15,8 +17,11 @@
 		if (!worked.ok) return undefined;
 		const job = jobOf(data.setup.form, worked.value, preferences.schools);
 		const tempo = new Map(data.tempo);
-		const seconds = jobSteps(job).reduce((sum, step) => sum + expectedSeconds(step, tempo), 0);
-		return sheetOf(data.setup.form, job, preferences.units, seconds);
+		const { doing } = data;
+		const first = firstFillOf(data.setup.form, worked.value, doing, preferences.units, preferences.schools);
+		const work = workOf(job, doing, first?.job);
+		const seconds = work.steps.reduce((sum, step) => sum + expectedSeconds(step, tempo), 0);
+		return sheetOf(data.setup.form, job, preferences.units, work, seconds, jobTitle(doing));
 	});
 
 	async function pdf(): Promise<void> {
@@ -34,7 +39,7 @@
 
 <div class="overflow-x-auto px-4 py-6 print:overflow-visible print:p-0">
 	<div class="no-print mx-auto mb-5 flex max-w-[182mm] gap-3">
-		<a class="action-quiet" href="/bench/{data.setup.id}">Back to the bench</a>
+		<a class="action-quiet" href="/bench/{data.setup.id}?job={jobText(data.doing)}">Back to the bench</a>
 		{#if sheet}
 			<button type="button" class="action" onclick={() => window.print()}>Print</button>
 			<button type="button" class="action-quiet" onclick={pdf}>Save as PDF</button>

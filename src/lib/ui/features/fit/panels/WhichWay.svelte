@@ -88,9 +88,9 @@
 						{#if JOB_OF[slug] && tobench}
 							<button
 								type="button"
+								aria-label="Take it to the bench: {NAMES[slug][0]}"
 								class="min-h-6 text-[13px] underline underline-offset-2"
-								onclick={() => tobench(`?job=reverse.${JOB_OF[slug]}`)}
-								>Take it to the bench<span class="sr-only">: {NAMES[slug][0]}</span></button
+								onclick={() => tobench(`?job=reverse.${JOB_OF[slug]}`)}>Take it to the bench</button
 							>
 						{/if}
 					</td>
