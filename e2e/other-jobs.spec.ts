@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import { measured, tab } from './fit-page';
-import { expect, open, test, through, toBench } from './server';
+import { measured, tab, unfold } from './fit-page';
+import { answer, expect, open, test, through, toBench } from './server';
 
 const figure = (page: Page) => page.locator('[data-figure]').first();
 /** Sets the count of what is wound to what the step says it takes. */
@@ -177,4 +177,67 @@ test('on the water: ready for the first cast, and a broken loop mended', async (
 	});
 	await page.getByRole('button', { name: 'Save it' }).last().click();
 	await expect(page.getByText('Written down.')).toBeVisible();
+});
+
+test('on a geared reel turns are those of the handle, and lengths are said in arm spans too', async ({
+	page,
+	server
+}) => {
+	expect(server.url).toBeTruthy();
+	await measured(page);
+	await unfold(page, 'Reel and winding');
+	const plain = await answer(page, 'turns');
+	const gear = page.getByLabel('Turns of the spool for one turn of the handle');
+	await gear.fill('10 in 47');
+	await gear.press('Tab');
+	await expect(page.getByText(/isn't a ratio from 1 to 8/).first()).toBeVisible();
+	await gear.fill('47 in 10');
+	await expect.poll(() => answer(page, 'turns')).toBe(Math.round(plain / 4.7));
+	const planned = await answer(page, 'turns');
+	await page
+		.getByRole('button', { name: /^Take it to the bench/ })
+		.first()
+		.click();
+	const list = page.getByRole('list', { name: 'Steps of the job' });
+	await list.getByRole('button', { name: 'Wind the backing' }).click();
+	await expect(page.locator('[data-left]')).toHaveText(String(planned));
+	await page.keyboard.press('t');
+	await expect(page.locator('[data-turns]')).toHaveText('10');
+	await expect(page.locator('[data-left]')).toHaveText(String(planned - 10));
+	await page.getByLabel('Turns that are on').fill('100');
+	await page.getByRole('button', { name: 'Set the count' }).click();
+	const yards = Number(/[\d.]+/.exec(await page.locator('[data-length]').innerText())![0]);
+	// 470 turns of an arbor of 38 mm, growing: some 66 yd.
+	expect(yards).toBeGreaterThan(55);
+	await page.getByRole('button', { name: 'How you do it' }).first().click();
+	const span = page.getByLabel('Your arm span, fingertip to fingertip');
+	await span.fill('9 in');
+	await span.press('Tab');
+	await expect(page.getByText('Type a length such as 5 ft 9 in, or 1.75 m.')).toBeVisible();
+	await span.fill('6 ft');
+	await span.press('Tab');
+	await page.keyboard.press('Escape');
+	const spans = Number(/\d+/.exec(await page.locator('[data-spans]').innerText())![0]);
+	expect(Math.abs(spans - yards / 2)).toBeLessThanOrEqual(1);
+});
+
+test('a box that says a head, or plain nylon, is a figure like any other', async ({ page, server }) => {
+	expect(server.url).toBeTruthy();
+	await open(page, '/fit/new');
+	await unfold(page, 'More about the spool');
+	await page.getByLabel('Backing on the box').fill('120 yd');
+	const line = await answer(page, 'length');
+	await page.getByText('a head', { exact: true }).click();
+	await page.getByLabel("Head's length on the box").fill('38 ft');
+	await page.getByLabel('Or its two-handed class').selectOption({ label: '#8 short belly, 530 gr' });
+	await expect(page.getByLabel('Weight on the box')).toHaveValue(/530 gr/);
+	await expect.poll(() => answer(page, 'length')).not.toBe(line);
+	const head = await answer(page, 'length');
+	await page.getByText('nylon alone', { exact: true }).click();
+	await page.getByLabel('Thickness of the nylon').fill('0.40 mm');
+	await page.getByLabel('Nylon on the box').fill('300 m');
+	await expect(page.getByText(/as much room as \d+ yd of 20 lb polyester/)).toBeVisible();
+	await expect.poll(() => answer(page, 'length')).not.toBe(head);
+	// Nine tenths of the nylon's volume, less that of the line: all of it has to come out of the figure.
+	expect(await answer(page, 'length')).toBeGreaterThan(50);
 });
