@@ -276,6 +276,14 @@ test('compare every spool with every line: sorted, by another backing, and on to
 	await open(page, '/match');
 	const rows = page.locator('[data-matrix] tbody tr');
 	await expect(rows).toHaveCount(8);
+	// Each line has one spool that suits it best; heads are not lines, unless somebody asks.
+	await expect(page.locator('[data-best]')).toHaveCount(6);
+	const columns = page.locator('[data-matrix] thead th');
+	await expect(columns).toHaveCount(7);
+	await page.getByRole('checkbox', { name: /^Heads too/ }).check();
+	await expect(columns).not.toHaveCount(7);
+	await page.getByRole('checkbox', { name: /^Heads too/ }).uncheck();
+	await expect(columns).toHaveCount(7);
 	const names = () => rows.evaluateAll((all) => all.map((row) => row.getAttribute('data-row')));
 	const onRack = await names();
 	await page.getByRole('button', { name: 'WF6F', exact: true }).click();

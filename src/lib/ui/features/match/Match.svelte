@@ -92,6 +92,20 @@
 	const usual = (line: OwnLine): number =>
 		usualBackingMm('class' in line.form.made ? line.form.made.class.number : 8);
 
+	/** Less than this share of what is usual under a line is little. */
+	const LITTLE = 0.95;
+	type Cell = { backingMm: number; fits: boolean };
+	const isLittle = ({ backingMm }: Cell, line: OwnLine): boolean => backingMm < LITTLE * usual(line);
+	/** For each line the spool with the least backing that is enough: on a larger one its coils are in vain, on a smaller one it is short. */
+	const best = $derived(
+		lines.map((line, j) => {
+			const fitting = rows.filter(({ cells }) => cells[j]?.fits && !isLittle(cells[j], line));
+			return fitting.sort((a, b) => a.cells[j]!.backingMm - b.cells[j]!.backingMm)[0]?.spool.id;
+		})
+	);
+	/** More lines than this do not stand side by side on a phone. */
+	const FEW = 3;
+
 	/** A set-up for this pair, and on to it. */
 	async function take(spool: OwnSpool, line: OwnLine): Promise<void> {
 		const form = newSetup($state.snapshot(spool.form));
@@ -111,6 +125,15 @@
 		extra.push({ ...newComponent(`extra-${extra.length}`, 'line', made), note: '' });
 	}
 </script>
+
+{#snippet mark(what: 'enough' | 'little' | 'none')}<span
+		class="mr-1.5 inline-block size-2.5 translate-y-px border-[1.5px] {what === 'enough'
+			? 'rounded-full border-ink bg-ink'
+			: what === 'little'
+				? 'rounded-full border-ink'
+				: 'border-warn bg-warn'}"
+		aria-hidden="true"
+	></span>{/snippet}
 
 <div class="mx-auto max-w-[1440px] px-4 pt-4 pb-12 sm:px-8" data-ready={ready || undefined}>
 	<h1 class="text-[26px] leading-tight font-bold tracking-tight">
@@ -157,7 +180,19 @@
 				Press a cell to make a set-up, or a column's name to sort by it.
 			{/if}
 		</p>
-		<div class="mt-2 overflow-x-auto border-y-2 border-ink">
+		<ul
+			class="figure mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[13.5px] text-soft"
+			aria-label="What the marks mean"
+		>
+			<li>{@render mark('enough')} enough backing</li>
+			<li>{@render mark('little')} less than is usual</li>
+			<li>{@render mark('none')} too big</li>
+			<li><span class="px-0.5 marked text-ink">54 yd</span> the spool that suits this line best</li>
+		</ul>
+		{#if lines.length > FEW}
+			<p class="mt-1 text-[13.5px] text-soft sm:hidden">Slide the table sideways to see every line.</p>
+		{/if}
+		<div class="mt-2 w-fit max-w-full overflow-x-auto border-y-2 border-ink">
 			<table class="figure text-[14.5px]" data-matrix>
 				<thead>
 					<tr class="border-b border-ink">
@@ -190,19 +225,20 @@
 											type="button"
 											class="block w-full px-3 py-1 text-right whitespace-nowrap hover:bg-paper"
 											aria-label="{line.label} on {spool.name}: {cell.fits
-												? `${showLong(cell.backingMm, units)} of backing`
+												? `${showLong(cell.backingMm, units)} of backing, ${isLittle(cell, line) ? 'less than is usual' : 'enough'}${best[j] === spool.id ? ', suits it best' : ''}`
 												: `too big, gap ${showSmall(cell.gapMm, units)}`}. Make a set-up"
 											onclick={() => take(spool, line)}
 										>
 											{#if cell.fits}
-												<span class={cell.backingMm < 0.95 * usual(line) ? 'text-soft' : 'font-semibold'}
+												{@render mark(isLittle(cell, line) ? 'little' : 'enough')}<span
+													class="{isLittle(cell, line) ? 'text-soft' : 'font-semibold'} {best[j] === spool.id
+														? 'px-0.5 marked'
+														: ''}"
+													data-best={best[j] === spool.id || undefined}
 													>{showLong(cell.backingMm, units)}</span
 												>
-												<span class="block text-[12px] text-soft"
-													>{cell.backingMm < 0.95 * usual(line) ? 'little' : 'enough'}</span
-												>
 											{:else}
-												<span class="text-warn">too big</span>
+												{@render mark('none')}<span class="text-warn">too big</span>
 												<span class="block text-[12px] text-soft">gap {showSmall(cell.gapMm, units)}</span>
 											{/if}
 										</button>
