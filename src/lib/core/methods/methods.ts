@@ -153,9 +153,11 @@ const turnedRound = (
 	play: (world, { problem }) => {
 		const line = world.windRest(world.floor);
 		const { turns, again } = world.fillToGap(line, problem.gapMm + world.off(seenOffMm));
+		// On the ground the line is taken up from its front end; for a twin reel it is wound over to a spool before.
+		const over = takes === 'field' ? 1 : 2;
 		return {
 			gapMm: world.gapMm(world.windRest(again, true)),
-			extraTurns: world.turnsOfRest(world.floor) + turns
+			extraTurns: over * world.turnsOfRest(world.floor) + turns
 		};
 	}
 });

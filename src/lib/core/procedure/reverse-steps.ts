@@ -1,13 +1,50 @@
 import { ROLE_NAMES } from '../fit/stack';
 import { REACH_MM } from '../twist/let-out';
 import type { JobPart, JobSetup } from './job';
+import type { Sentence } from './phrase';
 import type { ReverseWay } from './reverse-ways';
 import { step, type Step } from './step';
 import { STRETCH_SECONDS } from './stretch';
 import { windingSeconds } from './times';
 import { windCautions } from './winding';
 
+/** A coil has its rear end outside: what goes on front end first has to be turned round before. */
+const FROM_ITS_FRONT: Record<Exclude<ReverseWay, 'spools'>, Sentence> = {
+	twin: [
+		'Its rear end lies outside on the coil, and here the front end goes on first. So put the coil on the hub, take the ties off, and wind it on to an empty storage spool, both on an axle: then its front end lies outside.'
+	],
+	ground: [
+		'Its rear end lies outside on the coil, and here the front end goes on first. So put the coil on the hub, on an axle, take the ties off, and lay the line out on the grass. Take it up from its front end.'
+	]
+};
+
+const FROM_WHERE: Record<ReverseWay, string> = {
+	spools: 'Put its coil on the hub, on an axle, take the ties off, and wind all of it on.',
+	twin: 'Wind all of it on from the storage spool, on its axle.',
+	ground: 'Wind all of it on from the grass.'
+};
+
 const SECONDS = { cut: 120, twin: 120, off: 60, runOut: 300 } as const;
+/** Turned round before it goes on front end first; a strand whose ends are alike needs none of it. */
+export const turnRound = (first: JobSetup, part: JobPart, way: Exclude<ReverseWay, 'spools'>): Step[] =>
+	part.alike
+		? []
+		: [
+				step(
+					'turn-round',
+					{
+						title: `Turn the ${ROLE_NAMES[part.role]} round`,
+						instructions: [FROM_ITS_FRONT[way]],
+						right: ['Its front end is the one that you hold.'],
+						wrong: ['You hold the end that is tagged for the reel.'],
+						then: ['Then it has not been turned round yet, or twice: wind it over once more.'],
+						cautions: [],
+						seconds: SECONDS.off + windingSeconds(first, part.turns, true)
+					},
+					part.id
+				)
+			];
+
 /** A line that goes on before the backing. */
 export function firstOn(first: JobSetup, part: JobPart, way: ReverseWay, outset: boolean): Step {
 	const name = ROLE_NAMES[part.role];
@@ -15,7 +52,9 @@ export function firstOn(first: JobSetup, part: JobPart, way: ReverseWay, outset:
 	return step(
 		'wind',
 		{
-			title: `Wind the ${name} on first, ${rear ? 'rear' : 'front'} end on the arbor`,
+			title: outset
+				? `Wind the ${name} on first, ${rear ? 'rear' : 'front'} end on the arbor`
+				: `Wind the ${name} on after it`,
 			instructions: [
 				...(outset
 					? [
@@ -30,7 +69,7 @@ export function firstOn(first: JobSetup, part: JobPart, way: ReverseWay, outset:
 						? [[`Tape the ${name}'s rear end to the front end that is on.`]]
 						: []),
 				[
-					"Put its coil on the hub, ties off, and wind all of it on. Rough is enough this time, but don't leave it loose: a loose fill takes more room."
+					`${FROM_WHERE[part.alike ? 'spools' : way]} Rough is enough this time, but don't leave it loose: a loose fill takes more room.`
 				]
 			],
 			right: ['All of it is on, level enough that you can lay a rule across the rims.'],

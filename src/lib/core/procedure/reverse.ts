@@ -9,6 +9,7 @@ import {
 	offAgain,
 	overIt,
 	runOutStep,
+	turnRound,
 	twinStep,
 	windCut,
 	windJoined
@@ -16,7 +17,7 @@ import {
 import { behindFirst, firstId, type ReverseWay } from './reverse-ways';
 import type { Step } from './step';
 import { tool, type Tool, type ToolKey } from './tools';
-import { arborStep, joinStep, partSteps } from './winding';
+import { arborStep, endSteps, joinStep, partSteps } from './winding';
 
 /** What is filled back to front. */
 export interface ReversePlan {
@@ -42,7 +43,12 @@ function split(setup: JobSetup): Split | undefined {
 }
 
 /** Everything joined back to front: each strand to the one that lies under it already. */
-function joinedFirst(setup: JobSetup, { stop, over }: Split, first: JobSetup): Step[] {
+function joinedFirst(
+	setup: JobSetup,
+	{ stop, over }: Split,
+	first: JobSetup,
+	way: Exclude<ReverseWay, 'spools'>
+): Step[] {
 	const found: Found = { onReel: true };
 	const byId = (id: string): JobPart => first.parts.find((part) => part.id === firstId(id))!;
 	const lines = over.toReversed();
@@ -50,9 +56,10 @@ function joinedFirst(setup: JobSetup, { stop, over }: Split, first: JobSetup): S
 		...lines.flatMap((part, i) => {
 			const outer = lines[i - 1];
 			return [
+				...turnRound(first, byId(part.id), way),
 				// The one that is on already has its front toward the arbor: the strand that comes is the one behind it.
 				...(outer ? [joinStep(setup, outer, part, found)] : []),
-				firstOn(first, byId(part.id), 'twin', i === 0)
+				firstOn(first, byId(part.id), way, i === 0)
 			];
 		}),
 		joinStep(setup, over[0]!, stop, found),
@@ -78,7 +85,10 @@ export function reverseSteps(setup: JobSetup, { way, first }: ReversePlan): Step
 		return [
 			...ready,
 			...bedOn,
-			...over.map((part, i) => firstOn(first, byId(part.id), way, i === 0)),
+			...over.flatMap((part, i) => [
+				...endSteps(first, byId(part.id)),
+				firstOn(first, byId(part.id), way, i === 0)
+			]),
 			overIt(first, byId(stop.id)),
 			cutStep(setup, stop, way),
 			offAgain(
@@ -102,7 +112,7 @@ export function reverseSteps(setup: JobSetup, { way, first }: ReversePlan): Step
 			...closing
 		];
 	const lengthMm = sumOf(first.parts, (part) => (behindFirst(part.id) ? part.lengthMm : 0));
-	const backward = joinedFirst(setup, whole, first);
+	const backward = joinedFirst(setup, whole, first, way);
 	const onAgain = [tied, windCut(setup, stop, way), ...over.map((part) => windJoined(setup, part, way))];
 	return way === 'twin'
 		? [...ready, twinStep(), ...backward, cutStep(setup, stop, way), ...again, ...onAgain, ...closing]
@@ -120,7 +130,7 @@ export function reverseSteps(setup: JobSetup, { way, first }: ReversePlan): Step
 
 const WAY_TOOLS: Record<ReverseWay, readonly ToolKey[]> = {
 	spools: ['tape', 'storage', 'helper'],
-	twin: ['tape', 'twin-reel'],
+	twin: ['tape', 'twin-reel', 'storage'],
 	ground: ['tape', 'stick', 'helper']
 };
 
@@ -133,7 +143,7 @@ export function reverseTools(setup: JobSetup, way: ReverseWay): Tool[] {
 		const one = tool(key);
 		if (key === 'tape')
 			return { ...one, name: ['Tape'], purpose: 'holds the end on the arbor for the first filling' };
-		return key === 'storage'
+		return key === 'storage' && way === 'spools'
 			? {
 					...one,
 					name: [`${storages} empty storage spools, on an axle`],

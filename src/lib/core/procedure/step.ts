@@ -27,6 +27,7 @@ export const STEP_KINDS = [
 	'loop-test',
 	'cut',
 	'second-reel',
+	'turn-round',
 	'run-out',
 	'ashore',
 	'cut-back',

@@ -191,6 +191,10 @@ function windWhole(setup: JobSetup, part: JobPart, from: From, inHand: boolean):
 	);
 }
 
+/** Finding the rear end, of a strand whose ends are not the same by what it is. */
+export const endSteps = (setup: JobSetup, part: JobPart, from: From = 'new', where = ''): Step[] =>
+	HAS_ENDS.includes(part.role) || hasLargeLoop(setup, part) ? [endStep(setup, part, from, where)] : [];
+
 /** How a strand comes to be wound on. */
 interface Coming {
 	readonly from?: From;
@@ -209,8 +213,7 @@ export function partSteps(
 	under: JobPart | undefined,
 	{ from = 'new', where = '', ready = [], inHand = false, ...found }: Found & Coming = {}
 ): Step[] {
-	const hasEnds = HAS_ENDS.includes(part.role) || hasLargeLoop(setup, part);
-	const end = hasEnds ? [endStep(setup, part, from, from === 'reel' ? '' : where)] : [];
+	const end = endSteps(setup, part, from, from === 'reel' ? '' : where);
 	if (under && isStretchedOn(setup, part, under, from === 'new'))
 		return [
 			...end,

@@ -4,7 +4,17 @@ import type { Step } from '../step';
 import type { OnSource } from '../swap';
 import type { Tool } from '../tools';
 
-import { base, Impossible, isLine, need, said, type Lies, type Strand, type World } from './world.testing';
+import {
+	base,
+	worldOf,
+	Impossible,
+	isLine,
+	need,
+	said,
+	type Lies,
+	type Strand,
+	type World
+} from './world.testing';
 
 /**
  * Where the reel, the spool, every strand and both of its ends are after each step, as hands would have them: a mover that knows nothing of
@@ -14,40 +24,8 @@ export class Mover {
 	readonly world: World;
 	readonly setup: JobSetup;
 	constructor(setup: JobSetup, on: readonly OnSource[], tools: readonly Tool[], lying: readonly string[]) {
-		const count = (key: string): number => {
-			const name = tools.find((tool) => tool.key === key)?.name[0];
-			return name === undefined ? 0 : Number(/^(\d+) /.exec(String(name))?.[1] ?? 1);
-		};
 		this.setup = setup;
-		const strands = new Map<string, Strand>();
-		for (const { id, role } of setup.parts) {
-			// A level running line has two ends that are the same, unless one has a loop as large as a reel.
-			const level = !isLine(id) || (role === 'running-line' && setup.schools.runningLoop === 'small');
-			const from = on.find(({ part }) => part === id)?.from;
-			strands.set(id, {
-				lies: !isLine(id) ? 'on its bulk spool' : from === 'reel' ? 'on another reel' : 'tied',
-				outer: level ? 'both' : 'unknown',
-				tag: from !== 'reel',
-				anchored: false
-			});
-		}
-		for (const id of lying)
-			strands.set(id, { lies: 'on the reel', outer: 'front', tag: true, anchored: false });
-		this.world = {
-			mounted: lying.length > 0,
-			threaded: lying.length > 0,
-			guided: lying.length > 0,
-			supply: false,
-			secondReel: false,
-			reel: [...lying],
-			second: [],
-			tied: lying.length > 0,
-			strands,
-			joined: new Set(lying.slice(1).map((id, i) => `${lying[i]}>${id}`)),
-			loops: new Set(),
-			storage: count('storage'),
-			bucket: count('bucket') > 0 ? Infinity : 0
-		};
+		this.world = worldOf(setup, on, tools, lying);
 	}
 
 	strand(id: string): Strand {
@@ -76,6 +54,7 @@ export class Mover {
 			this.world.mounted = true;
 		},
 		supply: () => void (this.world.supply = true),
+		'turn-round': (step) => this.#turnRound(step),
 		'second-reel': () => void (this.world.secondReel = true),
 		cage: (step) => this.#thread(step),
 		arbor: (step) => this.#tie(step),
@@ -121,7 +100,7 @@ export class Mover {
 	}
 
 	#findEnd(step: Step): void {
-		const strand = this.strand(step.part!);
+		const strand = this.strand(base(step.part!));
 		const words = JSON.stringify([step.instructions, step.right]);
 		need(strand.tag || !words.includes('Read the tag'), 'it came off another reel, and has no tag');
 		if (strand.lies === 'tied') strand.outer = words.includes('either may go') ? 'both' : 'rear';
@@ -208,6 +187,7 @@ export class Mover {
 		if (above.lies === 'on the reel' || above.lies === 'on the second reel') {
 			need(top === over.id, `${over.id} lies under something`);
 			need(below.lies !== 'on the reel' && below.lies !== 'on the second reel', 'both are on');
+			need(['front', 'both'].includes(below.outer), `the ${below.outer} end of ${under.id} is free`);
 			need(!words.includes('whole coil'), 'it is no coil: it is on a reel');
 		} else {
 			need(below.lies === 'on the reel' && world.reel.at(-1) === under.id, `${under.id} can't be got at`);
@@ -277,6 +257,16 @@ export class Mover {
 		if (world.reel.length === 0) [world.tied, world.threaded, world.guided] = [false, false, false];
 	}
 
+	/** From its coil on to a storage spool, or out on the grass: its front end is the one that can be got at then. */
+	#turnRound(step: Step): void {
+		const strand = this.strand(base(step.part!));
+		const onSpool = said(step).includes('storage spool');
+		need(strand.lies === 'tied', 'it is no coil');
+		need(!onSpool || this.world.storage > 0, 'no storage spool left');
+		strand.lies = onSpool ? 'on storage' : 'on the ground';
+		strand.outer = 'front';
+	}
+
 	#wind(step: Step): void {
 		const { world } = this;
 		const first = step.part!.startsWith('first.');
@@ -287,11 +277,15 @@ export class Mover {
 		need(world.mounted, 'wound on a reel that is not mounted');
 		this.#held(id, spool.at(-1), first, said(step));
 		this.#comesFree(id, said(step));
+		const rearFirst = !first || said(step).includes('rear end');
+		const goesFirst = rearFirst ? 'rear' : 'front';
+		// Which end of a line goes on first is a matter of which one can be got at; what is joined already has gone on before.
+		if (first && isLine(id))
+			need([goesFirst, 'both'].includes(strand.outer), `its ${strand.outer} end is the one outside`);
 		strand.lies = onSecond ? 'on the second reel' : 'on the reel';
 		strand.anchored = false;
 		// Rear end on the arbor, as it stays: the front end is left outside. What is cut or level has two ends alike.
-		const frontFirst = first && !said(step).includes('rear end to');
-		strand.outer = !isLine(id) ? 'both' : frontFirst ? 'rear' : 'front';
+		strand.outer = !isLine(id) ? 'both' : rearFirst ? 'front' : 'rear';
 		spool.push(id);
 	}
 

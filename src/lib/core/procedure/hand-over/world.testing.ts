@@ -1,4 +1,7 @@
+import type { JobSetup } from '../job';
 import type { Step } from '../step';
+import type { OnSource } from '../swap';
+import type { Tool } from '../tools';
 
 /** Where things are while a job is done, for the tests: every strand, both of its ends, the reel and what stands beside it. */
 export type Lies =
@@ -50,3 +53,45 @@ export function need(fact: unknown, what: string): asserts fact {
 }
 export const isLine = (id: string): boolean => !id.startsWith('backing') && !id.startsWith('bed');
 export const base = (part: string): string => part.replace('first.', '');
+
+/** As things are when a job begins: with what comes off other coils and reels, what is listed, and what lies on the reel already. */
+export function worldOf(
+	setup: JobSetup,
+	on: readonly OnSource[],
+	tools: readonly Tool[],
+	lying: readonly string[]
+): World {
+	const count = (key: string): number => {
+		const name = tools.find((tool) => tool.key === key)?.name[0];
+		return name === undefined ? 0 : Number(/^(\d+) /.exec(String(name))?.[1] ?? 1);
+	};
+	const strands = new Map<string, Strand>();
+	for (const { id, role } of setup.parts) {
+		// A level running line has two ends that are the same, unless one has a loop as large as a reel.
+		const level = !isLine(id) || (role === 'running-line' && setup.schools.runningLoop === 'small');
+		const from = on.find(({ part }) => part === id)?.from;
+		strands.set(id, {
+			lies: !isLine(id) ? 'on its bulk spool' : from === 'reel' ? 'on another reel' : 'tied',
+			outer: level ? 'both' : 'unknown',
+			tag: from !== 'reel',
+			anchored: false
+		});
+	}
+	for (const id of lying)
+		strands.set(id, { lies: 'on the reel', outer: 'front', tag: true, anchored: false });
+	return {
+		mounted: lying.length > 0,
+		threaded: lying.length > 0,
+		guided: lying.length > 0,
+		supply: false,
+		secondReel: false,
+		reel: [...lying],
+		second: [],
+		tied: lying.length > 0,
+		strands,
+		joined: new Set(lying.slice(1).map((id, i) => `${lying[i]}>${id}`)),
+		loops: new Set(),
+		storage: count('storage'),
+		bucket: count('bucket') > 0 ? Infinity : 0
+	};
+}
