@@ -11,12 +11,25 @@ test('the job sheet prints on one page, and the label true to size', async ({ pa
 		return { pages: pdf.getPageCount(), width: Math.round(width / mm), height: Math.round(height / mm) };
 	};
 	const A4 = { pages: 1, width: 210, height: 297 };
-	// The longest job of the kit room still goes on one page.
-	for (const spool of ['Tarn reel B, sinker', 'Long rod, sea-run char']) {
+	// The longest jobs of the kit room still go on one page of either paper.
+	for (const [spool, job] of [
+		['Tarn reel B, sinker', 'wind'],
+		['Long rod, sea-run char', 'wind'],
+		['Long rod, sea-run char', 'reverse.spools'],
+		['Long rod, sea-run char', 'reverse.twin'],
+		['Beck reel, grayling', 'repair.front-loop']
+	] as const) {
 		const bench = await toBench(page, spool);
-		await open(page, `${bench}/sheet`);
+		await open(page, `${bench}/sheet?job=${job}`);
 		await expect(page.locator('[data-sheet]')).toContainText('Stop at');
-		expect(await sizeOf(await page.pdf({ preferCSSPageSize: true }))).toEqual(A4);
+		for (const [format, height] of [
+			['A4', 297],
+			['Letter', 279]
+		] as const)
+			expect(await sizeOf(await page.pdf({ format })), `${spool} ${job} ${format}`).toMatchObject({
+				pages: 1,
+				height
+			});
 		const [saved] = await Promise.all([
 			page.waitForEvent('download'),
 			page.getByRole('button', { name: 'Save as PDF' }).click()

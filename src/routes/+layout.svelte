@@ -65,7 +65,15 @@
 <main id="main">{@render children()}</main>
 {#if notices.wanted}
 	{#await import('svelte-sonner') then { Toaster }}
-		<Toaster position="bottom-center" theme={preferences.theme} toastOptions={{ duration: 8000 }} />
+		<Toaster
+			position="bottom-center"
+			theme={preferences.theme}
+			toastOptions={{
+				duration: 8000,
+				unstyled: true,
+				classes: { toast: 'notice', content: 'notice-text', actionButton: 'notice-action' }
+			}}
+		/>
 	{:catch}
 		<div role="status" class="fixed inset-x-0 bottom-0 z-40">
 			{#if notices.plain}

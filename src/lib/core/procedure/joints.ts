@@ -157,6 +157,9 @@ const through = (
 				[`Pass the ${loop} through the ${name}'s loop.`],
 				[
 					`The ${name} lies out, so it can't go through as a coil. Take its front end off the anchor, draw the whole ${name} through the ${loop} without letting it turn, and fix the front end again.`
+				],
+				[
+					`Or leave it fixed: cut the ${loop} off, and tie its end straight to the ${name}'s loop with a uni of 5 turns. It has to be cut at the next change.`
 				]
 			]
 		: [

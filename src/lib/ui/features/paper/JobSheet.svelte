@@ -6,9 +6,20 @@
 	/** The job on one page. */
 	let { sheet, strands }: { sheet: Sheet; strands: readonly ThreadStrand[] } = $props();
 	const HEADS = ['Goes on', 'length', 'turns', "depth when it's on"];
-	/** Lines of steps and parts that fit at full size: a longer job is set smaller, since it is one page. */
-	const LINES = 21;
-	const scale = $derived(Math.min(1, LINES / (sheet.steps.length + sheet.rows.length)));
+	/** Between the margins of the shorter of A4 and US Letter, mm: one page of either. */
+	const ROOM_MM = 279 - 2 * 14;
+	const over = (text: string, perLine: number): number => Math.ceil(text.length / perLine);
+	const sum = (all: readonly number[]): number => all.reduce((total, one) => total + one, 0);
+	/** About how high it is at full size, mm, by the lines that each part takes: a longer job is set smaller. */
+	const heightMm = $derived(
+		56 +
+			4.9 * sum(sheet.facts.map(([, value]) => over(value, 95))) +
+			5.3 * sheet.rows.length +
+			(4.2 * sum(sheet.tools.map((name) => over(name, 34)))) / 3 +
+			sum(sheet.steps.map(({ title, right }) => 1.2 + 3.9 * Math.max(over(right, 66), over(title, 44)))) +
+			3.7 * sum(sheet.cautions.map((caution) => over(caution, 120)))
+	);
+	const scale = $derived(Math.min(1, ROOM_MM / heightMm));
 	const WIDTH_MM = 182;
 	const LEADING = new Set(['Stop at', 'Gap to leave']);
 </script>
@@ -44,13 +55,13 @@
 	</table>
 	<h2 class="figure mt-[3mm] font-bold">Laid out</h2>
 	<ul class="mt-[1mm] columns-3 gap-[4mm] text-[2.9mm]">
-		{#each sheet.tools as name (name)}
+		{#each sheet.tools as name, i (i)}
 			<li class="flex items-baseline gap-[1.5mm]"><span class="box"></span>{name}</li>
 		{/each}
 	</ul>
 	<h2 class="figure mt-[3mm] font-bold">Done</h2>
 	<ol class="mt-[1mm]">
-		{#each sheet.steps as { title, right } (title)}
+		{#each sheet.steps as { title, right }, i (i)}
 			<li class="grid grid-cols-[4mm_74mm_1fr] items-baseline border-b border-hair py-[0.5mm]">
 				<span class="box"></span><span class="font-bold">{title}</span><span class="text-[2.8mm]"
 					>{right}</span

@@ -1,8 +1,14 @@
 import type { Sheet } from '$lib/bench/sheet';
 import { Paper } from '../../charts/pdf';
 
-/** A4, and where things stand on it, mm. */
-const [WIDTH, HEIGHT, MARGIN] = [210, 297, 14];
+/** The papers that a sheet is printed on, mm. */
+const PAPERS = { a4: { width: 210, height: 297 }, letter: { width: 215.9, height: 279.4 } } as const;
+export type PaperName = keyof typeof PAPERS;
+/** What lies in a printer where people write English like this. */
+export const paperOf = (locale: string): PaperName => (/^en-(US|CA|PH)$/i.test(locale) ? 'letter' : 'a4');
+
+/** Where things stand on it, mm: as wide as on A4, on either. */
+const [WIDTH, MARGIN] = [PAPERS.a4.width, 14];
 const COLUMNS = [MARGIN, 104, 134, 156] as const;
 const TEXT = 3.1;
 
@@ -33,10 +39,11 @@ function ticks(paper: Paper, items: readonly string[], top: number, columns: num
 	return top + 4.6 * (perColumn - 1);
 }
 
-/** The job sheet as one A4 page. */
-export async function sheetPdf(sheet: Sheet): Promise<Blob> {
+/** The job sheet as one page. */
+export async function sheetPdf(sheet: Sheet, on: PaperName = 'a4'): Promise<Blob> {
+	const { width, height } = PAPERS[on];
 	const paper = await Paper.open(`Job sheet, ${sheet.title}`);
-	paper.page(WIDTH, HEIGHT);
+	paper.page(width, height);
 	let y = MARGIN + 6;
 	paper.text(sheet.title, MARGIN, y, 7, 'bold');
 	paper.line(MARGIN, y + 2.5, WIDTH - MARGIN, y + 2.5, 0.6);
@@ -54,7 +61,7 @@ export async function sheetPdf(sheet: Sheet): Promise<Blob> {
 	y = ticks(paper, sheet.tools, y + 5.5, 3) + 8;
 	paper.text('Done', MARGIN, y, 3.6, 'bold');
 	// A long job is set closer: it is one page.
-	const room = HEIGHT - MARGIN - 12 - 3.7 * sheet.cautions.length - 8 - y;
+	const room = height - MARGIN - 12 - 3.7 * sheet.cautions.length - 8 - y;
 	const pitch = Math.min(5.2, room / sheet.steps.length);
 	for (const { title, right } of sheet.steps) {
 		y += pitch;
@@ -71,8 +78,8 @@ export async function sheetPdf(sheet: Sheet): Promise<Blob> {
 	const blank = (WIDTH - 2 * MARGIN) / sheet.blanks.length;
 	sheet.blanks.forEach((name, i) => {
 		const x = MARGIN + i * blank;
-		paper.line(x, HEIGHT - MARGIN - 4, x + blank - 4, HEIGHT - MARGIN - 4, 0.3);
-		paper.text(name, x, HEIGHT - MARGIN, 2.6);
+		paper.line(x, height - MARGIN - 4, x + blank - 4, height - MARGIN - 4, 0.3);
+		paper.text(name, x, height - MARGIN, 2.6);
 	});
 	return paper.blob();
 }

@@ -26,15 +26,18 @@
 
 	async function pdf(): Promise<void> {
 		if (!sheet) return;
-		const { sheetPdf } = await import('$lib/ui/features/paper/sheet-pdf');
-		download(`job-sheet-${sheet.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.pdf`, await sheetPdf(sheet));
+		const { paperOf, sheetPdf } = await import('$lib/ui/features/paper/sheet-pdf');
+		download(
+			`job-sheet-${sheet.title.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.pdf`,
+			await sheetPdf(sheet, paperOf(preferences.locale))
+		);
 	}
 </script>
 
 <svelte:head>
 	<title>Job sheet · {data.setup.form.spool.name || 'Set-up'} · Wendle</title>
 	<!-- eslint-disable-next-line svelte/no-at-html-tags -->
-	{@html '<style>@page{size:A4;margin:14mm}</style>'}
+	{@html '<style>@page{margin:14mm}</style>'}
 </svelte:head>
 
 <div class="overflow-x-auto px-4 py-6 print:overflow-visible print:p-0">
