@@ -188,7 +188,7 @@ test('how sure: a simulation that follows, by depth and by length', async ({ pag
 test('which way: a ladder with a recommendation, and a half-fit', async ({ page }) => {
 	await measured(page);
 	await tab(page, 'Compare methods');
-	await expect(page.locator('[data-way]')).toHaveCount(8);
+	await expect(page.locator('[data-way]')).toHaveCount(10);
 	await expect(page.locator('[data-recommended]')).toContainText('19 times out of 20');
 	const depth = await answer(page, 'stop-depth');
 	await page.getByLabel('Depth with the line alone').fill('11 mm');
