@@ -181,7 +181,7 @@ export const windCut = (setup: JobSetup, stop: JobPart, way: ReverseWay): Step =
 								'Wind firmly and level, as you mean it to stay. What lies on the ground gives some tension; a helper who lets it run through a gloved hand gives the rest.'
 							],
 				[
-					'Nothing has to be measured any more: it was cut to the right length. Its surface should come to stand ',
+					'It was cut to the right length, so turns and depth are only a check. Its surface should come to stand ',
 					{ smallMm: setup.plan.stopDepthMm },
 					' below the rim.'
 				]
