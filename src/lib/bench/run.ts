@@ -10,7 +10,7 @@ const id = z.string().regex(/^[\w-]{1,64}$/);
 /** The last moment of the year 9999: later ones are not written in four digits. */
 const LATEST = 253_402_300_799_999;
 const common = { id, at: z.number().int().min(0).max(LATEST) };
-/** A component's id, or that of what lies there first in a reverse fill. */
+/** A strand's id in its set-up, or the longer one that it has while a reverse fill puts it on first. */
 const MOST_PART = 46;
 const part = z.string().min(1).max(MOST_PART);
 /** A kind of step, with its part where there is one: `wind:backing`. */

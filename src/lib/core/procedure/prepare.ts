@@ -116,7 +116,7 @@ const MOUNTING: Record<JobSetup['schools']['mount'], readonly Sentence[]> = {
 	],
 	'drill-hand': [
 		[
-			'Clamp the reel, and press the rubber cup on the middle of the spool. Set the drill to its lowest speed. It is for what goes under the line; the line itself goes on by the handle.'
+			'Clamp the reel, and press the rubber cup on the middle of the spool. Set the drill to its lowest speed. The drill is for the backing; the line goes on by the handle.'
 		],
 		['Try the direction with nothing on the spool. It must turn the way the handle winds.']
 	],

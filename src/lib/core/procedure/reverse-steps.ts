@@ -1,14 +1,15 @@
 import { ROLE_NAMES } from '../fit/stack';
 import { REACH_MM } from '../twist/let-out';
 import type { JobPart, JobSetup } from './job';
+import { firstKnotLengthMm, knotLengthMm } from './knot-lengths';
 import type { Sentence } from './phrase';
 import type { ReverseWay } from './reverse-ways';
-import { step, type Step } from './step';
+import { amount, step, type Step } from './step';
 import { STRETCH_SECONDS } from './stretch';
 import { windingSeconds } from './times';
-import { windCautions } from './winding';
+import { whenAllOn, windCautions } from './winding';
 
-/** A coil has its rear end outside: what goes on front end first has to be turned round before. */
+/** A coil has its rear end outside: a line that goes on front end first has to be turned round before. */
 const FROM_ITS_FRONT: Record<Exclude<ReverseWay, 'spools'>, Sentence> = {
 	twin: [
 		'Its rear end lies outside on the coil, and here the front end goes on first. So put the coil on the hub, take the ties off, and wind it on to an empty storage spool, both on an axle: then its front end lies outside.'
@@ -24,6 +25,7 @@ const FROM_WHERE: Record<ReverseWay, string> = {
 	ground: 'Wind all of it on from the grass.'
 };
 
+/** Assumptions: someone who does this a few times a year. */
 const SECONDS = { cut: 120, twin: 120, off: 60, runOut: 300 } as const;
 /** Turned round before it goes on front end first; a strand whose ends are alike needs none of it. */
 export const turnRound = (first: JobSetup, part: JobPart, way: Exclude<ReverseWay, 'spools'>): Step[] =>
@@ -76,18 +78,14 @@ export function firstOn(first: JobSetup, part: JobPart, way: ReverseWay, outset:
 			wrong: ['It is heaped at one side, or so loose that it gives under a thumb.'],
 			then: ['Pull it off down to where it was even, and wind on with a little more tension.'],
 			cautions: windCautions(first, part),
-			figure: {
-				label: 'To wind on',
-				value: { longMm: part.lengthMm },
-				beside: ['about ', { turns: part.turns }, ' turns']
-			},
+			figure: amount('To wind on', part),
 			seconds: windingSeconds(first, part.turns, true)
 		},
 		part.id
 	);
 }
 
-/** The backing over it, until the gap is right: what is found here is the amount. */
+/** The backing goes over the line until the gap is right: its length is the amount that was looked for. */
 export const overIt = (first: JobSetup, part: JobPart): Step =>
 	step(
 		'wind',
@@ -117,14 +115,14 @@ export const overIt = (first: JobSetup, part: JobPart): Step =>
 		part.id
 	);
 
-export const cutStep = (setup: JobSetup, { role }: JobPart, way: ReverseWay): Step =>
+export const cutStep = (setup: JobSetup, { id, role }: JobPart, way: ReverseWay): Step =>
 	step('cut', {
 		title: `Cut the ${ROLE_NAMES[role]}`,
 		instructions: [
 			[
-				'The knot on the arbor takes about 18 in more',
-				way === 'spools' ? ', and the joint to the line up to 24 in. Leave both, ' : '. Leave that, ',
-				'then cut.'
+				way === 'spools' ? 'Its two knots take about ' : 'The knot on the arbor takes about ',
+				{ leaderMm: way === 'spools' ? knotLengthMm(setup, id) : firstKnotLengthMm(setup, id) },
+				' more. Leave that much beyond the spool, then cut.'
 			],
 			['Hold the end, or tape it down, so that nothing springs off.']
 		],
@@ -135,7 +133,7 @@ export const cutStep = (setup: JobSetup, { role }: JobPart, way: ReverseWay): St
 		seconds: SECONDS.cut
 	});
 
-/** Off again onto a storage spool: what goes on it first comes off it last. */
+/** A strand comes off again onto a storage spool: the end that goes on first comes off last. */
 export function offAgain(first: JobSetup, part: JobPart, next: string): Step {
 	const name = ROLE_NAMES[part.role];
 	return step(
@@ -153,11 +151,7 @@ export function offAgain(first: JobSetup, part: JobPart, next: string): Step {
 			wrong: ['It comes off over the side of something that stands still.'],
 			then: ['Stop, put an axle through it, and go on.'],
 			cautions: windCautions(first, part),
-			figure: {
-				label: 'To take off',
-				value: { longMm: part.lengthMm },
-				beside: ['about ', { turns: part.turns }, ' turns']
-			},
+			figure: amount('To take off', part),
 			seconds: SECONDS.off + windingSeconds(first, part.turns)
 		},
 		part.id
@@ -178,7 +172,7 @@ export const windCut = (setup: JobSetup, stop: JobPart, way: ReverseWay): Step =
 								"Set the second reel's drag to a firm, even pull, point it at this one, and wind firmly and level, as you mean it to stay."
 							]
 						: [
-								'Wind firmly and level, as you mean it to stay. What lies on the ground gives some tension; a helper who lets it run through a gloved hand gives the rest.'
+								'Wind firmly and level, as you mean it to stay. The backing on the ground gives some tension; a helper who lets it run through a gloved hand gives the rest.'
 							],
 				[
 					'It was cut to the right length, so turns and depth are only a check. Its surface should come to stand ',
@@ -191,14 +185,10 @@ export const windCut = (setup: JobSetup, stop: JobPart, way: ReverseWay): Step =
 					? 'All of it is on, flat from flange to flange.'
 					: 'The joint comes in with the backing flat from flange to flange under it.'
 			],
-			wrong: ['It is higher at one side, or soft.'],
+			wrong: ['The backing is higher at one side, or soft.'],
 			then: ['Unwind to where it was level, and wind on again, guiding it to the low side.'],
 			cautions: windCautions(setup, stop),
-			figure: {
-				label: 'To wind on',
-				value: { longMm: setup.plan.lengthMm },
-				beside: ['about ', { turns: setup.plan.turns }, ' turns']
-			},
+			figure: amount('To wind on', setup.plan),
 			seconds: windingSeconds(setup, setup.plan.turns)
 		},
 		stop.id
@@ -219,19 +209,9 @@ export const windJoined = (setup: JobSetup, part: JobPart, way: ReverseWay): Ste
 						: `Walk toward its front end as it comes in, and leave that end out of the reel.`
 				]
 			],
-			right: [
-				'All of it is on, and the surface is ',
-				{ smallMm: part.depthMm },
-				' below the rim; nothing rubs when you turn the spool once.'
-			],
-			wrong: ['Coils cross, or slack turns stick up between tight ones.'],
-			then: ['Pull line off until you are below them, and wind on again with a little more tension.'],
+			...whenAllOn(part),
 			cautions: windCautions(setup, part),
-			figure: {
-				label: 'To wind on',
-				value: { longMm: part.lengthMm },
-				beside: ['about ', { turns: part.turns }, ' turns']
-			},
+			figure: amount('To wind on', part),
 			seconds: windingSeconds(setup, part.turns, true)
 		},
 		part.id

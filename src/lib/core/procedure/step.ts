@@ -69,6 +69,17 @@ export const step = (kind: StepKind, fixed: Fixed, part?: string): Step => ({
 	...fixed
 });
 
+/** So much of a strand, with the turns that it takes. */
+export const amount = (
+	label: string,
+	{ lengthMm, turns }: { readonly lengthMm: number; readonly turns: number },
+	more: Sentence = []
+): NonNullable<Step['figure']> => ({
+	label,
+	value: { longMm: lengthMm },
+	beside: ['about ', { turns }, ' turns', ...more]
+});
+
 /** A kind of step from its id. */
 export const kindOf = (id: string): StepKind | undefined =>
 	STEP_KINDS.find((kind) => id === kind || id.startsWith(`${kind}:`));

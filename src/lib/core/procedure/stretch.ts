@@ -2,7 +2,7 @@ import { ROLE_NAMES, type Role } from '../fit/stack';
 import { REACH_MM, stretchAndWalk, type UntwistTechnique } from '../twist/let-out';
 import { isUnder, type JobPart, type JobSetup } from './job';
 import type { Found } from './joints';
-import { step, type Step } from './step';
+import { amount, step, type Step } from './step';
 import { windingSeconds } from './times';
 import type { ToolKey } from './tools';
 
@@ -91,16 +91,11 @@ export const windInStretched = (setup: JobSetup, part: JobPart, { pullLb }: Untw
 			wrong: ['The line went slack on the way, so loose turns lie under tight ones.'],
 			then: ['Walk back until the loose turns are off, and wind in again.'],
 			cautions: ['stretch'],
-			figure: {
-				label: 'To wind in',
-				value: { longMm: part.lengthMm },
-				beside: [
-					'about ',
-					{ turns: part.turns },
-					' turns',
-					...(pullLb === undefined ? [] : [`, at no more than ${Math.round(pullLb)} lb`])
-				]
-			},
+			figure: amount(
+				'To wind in',
+				part,
+				pullLb === undefined ? [] : [`, at no more than ${Math.round(pullLb)} lb`]
+			),
 			seconds: windingSeconds(setup, part.turns)
 		},
 		part.id

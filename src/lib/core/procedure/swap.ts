@@ -3,7 +3,7 @@ import { gapStep, labelStep, lastLookStep, leaderStep } from './finish';
 import { isUnder, type JobPart, type JobSetup, type Joint } from './job';
 import { nailTools, tyingOf } from './joints';
 import { laidOutStep } from './prepare';
-import { step, type Step } from './step';
+import { amount, step, type Step } from './step';
 import { windingSeconds } from './times';
 import { tool, type Tool } from './tools';
 import { partSteps } from './winding';
@@ -92,11 +92,7 @@ function offStep(setup: JobSetup, part: OffPart, outermost: boolean): Step {
 					: 'Let it run off again, lay it out straight, and wind it on with both turning.'
 			],
 			cautions: ['no-fly'],
-			figure: {
-				label: 'To take off',
-				value: { longMm: part.lengthMm },
-				beside: ['about ', { turns: part.turns }, ' turns']
-			},
+			figure: amount('To take off', part),
 			seconds: SECONDS.off + windingSeconds(setup, part.turns) + (outermost ? SECONDS.leaderOff : 0)
 		},
 		part.id

@@ -32,7 +32,7 @@ export const TECHNIQUES = {
 				buys: 'Very fast, for winding everything on twice; hard to feel the tension.'
 			},
 			'drill-hand': {
-				label: 'Drill for what goes under the line, hand for the line',
+				label: 'Drill for the backing, hand for the line',
 				buys: 'Fast where nothing can be spoilt, and you feel the line go on.'
 			},
 			table: { label: 'Bare table', buys: 'Needs nothing at all; slow, and the reel has to be held.' }

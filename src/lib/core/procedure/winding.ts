@@ -3,7 +3,7 @@ import { arborTying } from './arbor';
 import { hasLargeLoop, jointOf, tyingOf, type Found } from './joints';
 import { HAS_ENDS, isUnder, JOINTS, type JobPart, type JobSetup } from './job';
 import type { Caution, Sentence } from './phrase';
-import { step, type Step } from './step';
+import { amount, step, type Step } from './step';
 import { isDriven } from './prepare';
 import { isStretchedOn, LAID_OUT, layOutSteps, wayOfNewLine, windInStretched } from './stretch';
 import { PREPARING_SECONDS, windingSeconds } from './times';
@@ -141,6 +141,17 @@ const SET_UP: Record<From, readonly Sentence[]> = {
 	reel: [['Put the storage spool on an axle, so that it turns as the line leaves it.']]
 };
 
+/** How a strand that goes on whole looks when all of it is on. */
+export const whenAllOn = ({ depthMm, role }: JobPart): Pick<Step, 'right' | 'wrong' | 'then'> => ({
+	right: [
+		'All of it is on, and the surface is ',
+		{ smallMm: depthMm },
+		role === 'bed' ? ' below the rim.' : ' below the rim; nothing rubs when you turn the spool once.'
+	],
+	wrong: ['Coils cross, or slack turns stick up between tight ones.'],
+	then: ['Pull line off until you are below them, and wind on again with a little more tension.']
+});
+
 function windWhole(setup: JobSetup, part: JobPart, from: From, inHand: boolean): Step {
 	const bed = part.role === 'bed';
 	return step(
@@ -172,19 +183,9 @@ function windWhole(setup: JobSetup, part: JobPart, from: From, inHand: boolean):
 					: []),
 				...(bed ? [] : [['Leave the front end out of the reel.']])
 			],
-			right: [
-				'All of it is on, and the surface is ',
-				{ smallMm: part.depthMm },
-				bed ? ' below the rim.' : ' below the rim; nothing rubs when you turn the spool once.'
-			],
-			wrong: ['Coils cross, or slack turns stick up between tight ones.'],
-			then: ['Pull line off until you are below them, and wind on again with a little more tension.'],
+			...whenAllOn(part),
 			cautions: windCautions(setup, part),
-			figure: {
-				label: 'To wind on',
-				value: { longMm: part.lengthMm },
-				beside: ['about ', { turns: part.turns }, ' turns']
-			},
+			figure: amount('To wind on', part),
 			seconds: windingSeconds(setup, part.turns, !isUnder(part.role))
 		},
 		part.id
