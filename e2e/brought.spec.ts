@@ -57,7 +57,7 @@ test('what was brought can go on a spool, like anything else on a coil', async (
 	// A head has no running line under it here: it is offered to whoever asks for it.
 	await expect(page.getByRole('button', { name: 'Put on dawn line' })).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Put on Spring head' })).toHaveCount(0);
-	await page.getByRole('checkbox', { name: /^Heads and tips too/ }).check();
+	await page.getByRole('checkbox', { name: /^Show heads and tips too/ }).check();
 	await page.getByRole('button', { name: 'Put on Spring head' }).click();
 	await expect(page.locator('[data-going] li')).toHaveText(/Spring head/);
 	// A whole line goes on instead of a head, not over it.

@@ -280,9 +280,9 @@ test('compare every spool with every line: sorted, by another backing, and on to
 	await expect(page.locator('[data-best]')).toHaveCount(6);
 	const columns = page.locator('[data-matrix] thead th');
 	await expect(columns).toHaveCount(7);
-	await page.getByRole('checkbox', { name: /^Heads too/ }).check();
+	await page.getByRole('checkbox', { name: /^Compare heads too/ }).check();
 	await expect(columns).not.toHaveCount(7);
-	await page.getByRole('checkbox', { name: /^Heads too/ }).uncheck();
+	await page.getByRole('checkbox', { name: /^Compare heads too/ }).uncheck();
 	await expect(columns).toHaveCount(7);
 	const names = () => rows.evaluateAll((all) => all.map((row) => row.getAttribute('data-row')));
 	const onRack = await names();

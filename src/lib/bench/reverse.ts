@@ -11,7 +11,7 @@ export interface FirstFill {
 	readonly job: JobSetup;
 }
 
-/** The same spool and strands back to front, up to the same gap. What was found by a half-fit belongs to the right order only. */
+/** The same spool and strands back to front, up to the same gap. A half-fit's readings belong to the right order only. */
 function firstForm(form: SetupForm, stopIndex: number, way: ReverseWay): SetupForm {
 	const stack = backToFront(form.fill.stack, stopIndex, way).map(({ kept: _, ...component }) => ({
 		...component,

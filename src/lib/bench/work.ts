@@ -35,10 +35,10 @@ export type BenchJob =
 	| { readonly kind: 'swap'; readonly off: readonly OffPart[]; readonly on: readonly OnSource[] }
 	/** Something comes off and nothing goes on; so many components stay. */
 	| { readonly kind: 'off'; readonly keep: number; readonly off: readonly OffPart[] }
-	| Elsewise;
+	| StandaloneJob;
 
-/** Jobs that are the same whatever lies on the spool. */
-type Elsewise =
+/** Jobs that are asked for by name, and don't depend on which strands are on the spool. */
+type StandaloneJob =
 	| { readonly kind: 'untwist'; readonly part: string; readonly laneMm: number }
 	/** From the arbor, the amount found by filling it back to front. */
 	| { readonly kind: 'reverse'; readonly way: ReverseWay }
@@ -48,10 +48,10 @@ type Elsewise =
 
 /** The job that was asked for, before anyone looks at the strands on the spool. */
 export type AskedJob =
-	{ readonly kind: 'wind' | 'swap' } | { readonly kind: 'off'; readonly keep: number } | Elsewise;
+	{ readonly kind: 'wind' | 'swap' } | { readonly kind: 'off'; readonly keep: number } | StandaloneJob;
 
-/** It is the same whatever lies on the spool. */
-export const isElsewise = (job: AskedJob): job is Elsewise =>
+/** It doesn't depend on which strands are on the spool. */
+export const isStandalone = (job: AskedJob): job is StandaloneJob =>
 	job.kind === 'untwist' || job.kind === 'reverse' || job.kind === 'repair' || job.kind === 'outing';
 
 /** A job as it stands in an address, and as its run is kept. */

@@ -73,7 +73,7 @@ export function readTurns(text: string, path: Path): Result<number> {
 const GEAR = /^\s*(\d+(?:[.,]\d+)?)\s*(?:(?:in|:|\/|for)\s*(\d+(?:[.,]\d+)?))?\s*$/i;
 
 /**
- * Reads how often the spool turns for one turn that is counted: "4.7", "4.7:1", or what was seen of a few turns, "47 in 10". Empty is 1.
+ * Reads how often the spool turns for one turn that is counted: "4.7", "4.7:1", or a few turns that were counted, "47 in 10". Empty is 1.
  */
 export function readGear(text: string, path: Path): Result<number> {
 	if (text.trim() === '') return ok(1);

@@ -66,7 +66,7 @@ export const jointsBetween = (under: Role, over: Role): readonly Joint[] =>
 		({ slug }) => JOINT_OF[slug] ?? []
 	);
 
-/** Drawing up, whatever the knot: slowly, and every wrap where it belongs. */
+/** How every knot is drawn up: slowly, and every wrap where it belongs. */
 export const DRAW_UP: Sentence = [
 	'Moisten it and draw it up slowly. Roll the wraps together with your thumbnail while you tug at one end and the other; forceps hold a short tag.'
 ];
@@ -311,7 +311,7 @@ const TYINGS: Record<Joint, (setup: JobSetup, part: JobPart, under: JobPart, fou
 				`Tie the ${ROLE_NAMES[part.role]} to the other eye in the same way. Wire goes through the eye and back on itself, in a crimped sleeve.`
 			],
 			DRAW_UP,
-			["It doesn't pass the guides: what lies outside it stays outside the rod when you reel in."]
+			["It doesn't pass the guides, so the strand beyond it stays outside the rod when you reel in."]
 		],
 		right: ['The swivel turns freely between two tight knots.'],
 		wrong: ['It turns stiffly, or a knot sits across its eye.'],

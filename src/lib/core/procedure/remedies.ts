@@ -218,7 +218,7 @@ function partsOff(
 	return wound.slice(off === 'part' ? from : from + 1);
 }
 
-/** Where nothing comes off, what was wound and tied since then stays done: only that step opens again, and the one in hand. */
+/** Where nothing comes off, the steps in between stay done: only that step opens again, and the one in hand. */
 function reopened(steps: readonly Step[], place: number, at: number, off: Off): readonly Step[] {
 	const since = steps.slice(place, at + 1);
 	const own = steps[place]!.part !== undefined;

@@ -98,7 +98,7 @@ export const overIt = (first: JobSetup, part: JobPart): Step =>
 				[
 					'Stop when the gap is ',
 					{ smallMm: first.plan.gapMm },
-					'. Lay a rule across the rims in two places, and save what you read. The gap counts, whatever the turns say.'
+					'. Lay a rule across the rims in two places, and save what you read. Go by the gap, even if the turns say otherwise.'
 				]
 			],
 			right: ['The gap is the one you want to fish with, all round, and nothing rubs.'],
@@ -175,9 +175,9 @@ export const windCut = (setup: JobSetup, stop: JobPart, way: ReverseWay): Step =
 								'Wind firmly and level, as you mean it to stay. The backing on the ground gives some tension; a helper who lets it run through a gloved hand gives the rest.'
 							],
 				[
-					'It was cut to the right length, so turns and depth are only a check. Its surface should come to stand ',
+					'It was cut to the right length, so turns and depth are only a check: the depth should come to ',
 					{ smallMm: setup.plan.stopDepthMm },
-					' below the rim.'
+					'.'
 				]
 			],
 			right: [

@@ -31,7 +31,7 @@ const sumOf = (parts: readonly JobPart[], of: (part: JobPart) => number): number
 
 interface Split {
 	readonly stop: JobPart;
-	/** What lies under the stop part and stays. */
+	/** The strands under the stop part, which stay. */
 	readonly under: readonly JobPart[];
 	readonly over: readonly JobPart[];
 }

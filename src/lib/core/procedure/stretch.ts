@@ -101,7 +101,7 @@ export const windInStretched = (setup: JobSetup, part: JobPart, { pullLb }: Untw
 		part.id
 	);
 
-/** A new line goes on stretched where it is the one over the backing: what is joined to its front comes on after it. */
+/** A new line goes on stretched where it is the one over the backing; the strands joined to its front go on after it. */
 export const isStretchedOn = (
 	setup: JobSetup,
 	part: JobPart,
@@ -154,7 +154,7 @@ const layNewStep = (part: JobPart): Step => {
 	);
 };
 
-/** What comes before a new line that is stretched on is joined: a place, the line laid out, fixed at its front, walked. */
+/** The steps before a new line that is stretched on is joined: find a place, lay the line out, fix its front end, walk it. */
 export const layOutSteps = (setup: JobSetup, part: JobPart): Step[] => [
 	laneStep(wayOfNewLine(setup, part)),
 	layNewStep(part),

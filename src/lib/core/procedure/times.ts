@@ -25,7 +25,7 @@ const PACE_PER_MINUTE: Record<JobSetup['schools']['mount'], number> = {
 /** Looks, pauses and a rule laid across, whatever the length. */
 const PAUSES_SECONDS = 60;
 
-/** @param byHand a line, where the drill is only for what goes under it */
+/** @param byHand a line, where the drill is only for the backing */
 export const windingSeconds = ({ schools: { mount } }: JobSetup, turns: number, byHand = false): number =>
 	PAUSES_SECONDS + (60 * turns) / PACE_PER_MINUTE[mount === 'drill-hand' && byHand ? 'butt' : mount];
 

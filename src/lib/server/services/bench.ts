@@ -9,7 +9,7 @@ import {
 	type OnSource,
 	type RunState
 } from '$lib/core';
-import { isElsewise, readJob, stretchOf, type AskedJob, type BenchJob } from '$lib/bench/work';
+import { isStandalone, readJob, stretchOf, type AskedJob, type BenchJob } from '$lib/bench/work';
 import { jobOf } from '$lib/bench/job';
 import { commonOf, strandIdOf, usualCoil } from '$lib/inventory/strands';
 import type { ComponentForm } from '$lib/setup/form';
@@ -29,7 +29,7 @@ import { loadSetup, type SavedSetup } from './saved';
 /** What the bench does with a set-up: the job that was asked for, or the job that leads from the strands on its spool to the set-up. */
 export async function benchJob(db: Knex, setupId: string, asked: AskedJob | undefined): Promise<BenchJob> {
 	const begun = asked?.kind ?? (await currentRun(db, setupId))?.job;
-	if (asked && isElsewise(asked)) return asked;
+	if (asked && isStandalone(asked)) return asked;
 	const setup = await loadSetup(db, setupId);
 	const inventory = await inventoryNow(db);
 	if (asked?.kind === 'off') {

@@ -150,7 +150,7 @@ describe('every hand-over of every job can be done', () => {
 								expect(mover.through(steps.slice(0, at + 1))).toBeUndefined();
 								mover.putRight(remedy);
 								const from = steps.findIndex(({ id }) => id === remedy.back);
-								// What was wound and stays is not wound twice: unwound to where it was level, and on again.
+								// A strand that stays is not wound twice: it is unwound to where it was level, and wound on again.
 								const again = steps
 									.slice(from)
 									.filter(

@@ -129,7 +129,7 @@ export class Mover {
 		world.reel.pop();
 		strand.outer = !isLine(id) ? 'both' : strand.outer === 'front' ? 'rear' : 'front';
 		for (const pair of [...world.joined]) if (pair.split('>').includes(id)) world.joined.delete(pair);
-		// What was only taped for now leaves the arbor bare.
+		// A strand that was only taped leaves the arbor bare.
 		if (world.reel.length === 0) [world.tied, world.threaded, world.guided] = [false, false, false];
 	}
 
@@ -279,7 +279,7 @@ export class Mover {
 		this.#comesFree(id, said(step));
 		const rearFirst = !first || said(step).includes('rear end');
 		const goesFirst = rearFirst ? 'rear' : 'front';
-		// Which end of a line goes on first is a matter of which one can be got at; what is joined already has gone on before.
+		// Only the end that is outside can go on first.
 		if (first && isLine(id))
 			need([goesFirst, 'both'].includes(strand.outer), `its ${strand.outer} end is the one outside`);
 		strand.lies = onSecond ? 'on the second reel' : 'on the reel';
@@ -289,7 +289,7 @@ export class Mover {
 		spool.push(id);
 	}
 
-	/** Something holds its inner end: the arbor, or what lies under it. */
+	/** Something holds its inner end: the arbor, or the strand under it. */
 	#held(id: string, under: string | undefined, first: boolean, words: string): void {
 		const { world, setup } = this;
 		const taped = first && (words.includes('Tape') || !isLine(id));

@@ -32,7 +32,7 @@ export interface World {
 	guided: boolean;
 	supply: boolean;
 	secondReel: boolean;
-	/** What lies on the reel, and on the second one, from the arbor outward. */
+	/** The strands on the reel, and on the second one, from the arbor outward. */
 	reel: string[];
 	second: string[];
 	tied: boolean;
@@ -54,7 +54,7 @@ export function need(fact: unknown, what: string): asserts fact {
 export const isLine = (id: string): boolean => !id.startsWith('backing') && !id.startsWith('bed');
 export const base = (part: string): string => part.replace('first.', '');
 
-/** As things are when a job begins: with what comes off other coils and reels, what is listed, and what lies on the reel already. */
+/** The world when a job begins: the strands on coils and other reels, the tools on the list, and the strands on the reel already. */
 export function worldOf(
 	setup: JobSetup,
 	on: readonly OnSource[],

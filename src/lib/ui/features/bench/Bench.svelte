@@ -75,7 +75,7 @@
 	const bench = new BenchState(() => work, tempo, begun, run, wound);
 	const step = $derived(bench.step);
 
-	/** What lies on the spool at this step: the finished fill, or what goes on first. */
+	/** The winding that this step belongs to: the finished one, or the one that a reverse fill begins with. */
 	const lying = $derived(step?.part && behindFirst(step.part) && first ? first.workout : workout);
 	const index = $derived(step?.kind === 'wind' ? lying.parts.findIndex(({ id }) => id === step.part) : -1);
 	/** The strand that is wound; at the gap step, the outermost strand. */

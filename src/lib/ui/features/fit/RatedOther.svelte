@@ -19,17 +19,24 @@
 	let { fit, index, other }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
-	const path = $derived(['spool', 'ratings', index, 'other']);
-	const of = (form: FitState['form']): RatedOther | undefined => form.spool.ratings[index]!.other;
-	function set<K extends RatedOther['kind']>(
-		kind: K,
-		change: (other: Extract<RatedOther, { kind: K }>) => void
-	): void {
+	const rated = (form: FitState['form']): RatedOther | undefined => form.spool.ratings[index]!.other;
+	/** A typed quantity of the figure, as {@link LengthField} reads and writes it. */
+	const typed = (key: 'mass' | 'length' | 'diameter') => ({
+		path: ['spool', 'ratings', index, 'other', key],
+		get: (form: FitState['form']): string => {
+			const now: Partial<Record<typeof key, string>> = rated(form) ?? {};
+			return now[key] ?? '';
+		},
+		set: (form: FitState['form'], value: string): void => {
+			const now = rated(form);
+			if (now && key in now) Object.assign(now, { [key]: value });
+		}
+	});
+	const changeHead = (change: Partial<Extract<RatedOther, { kind: 'head' }>>): void =>
 		fit.change((form) => {
-			const now = of(form);
-			if (now?.kind === kind) change(now as Extract<RatedOther, { kind: K }>);
+			const now = rated(form);
+			if (now?.kind === 'head') Object.assign(now, change);
 		});
-	}
 	/** What the nylon comes to in the commonest backing: the same volume. */
 	const USUAL = BACKING_MATERIALS[0]!;
 	const same = $derived.by(() => {
@@ -47,30 +54,20 @@
 		label="Density on the box"
 		options={densityOptions.map(({ value, label }) => ({ value, label: label.toLowerCase() }))}
 		value={other.density}
-		onchange={(density) => set('head', (head) => (head.density = density))}
+		onchange={(density) => changeHead({ density })}
 	/> head of <LengthField
 		{fit}
 		inline
 		unit="g"
 		label="Weight on the box"
-		path={[...path, 'mass']}
-		get={(form) => (of(form) as { mass?: string }).mass ?? ''}
-		set={(form, value) => {
-			const now = of(form);
-			if (now?.kind === 'head') now.mass = value;
-		}}
+		{...typed('mass')}
 		placeholder="450 gr"
 	/>, <LengthField
 		{fit}
 		inline
 		unit={longUnit(units)}
 		label="Head's length on the box"
-		path={[...path, 'length']}
-		get={(form) => (of(form) as { length?: string }).length ?? ''}
-		set={(form, value) => {
-			const now = of(form);
-			if (now?.kind === 'head') now.length = value;
-		}}
+		{...typed('length')}
 		placeholder="36 ft"
 	/> long
 	<Select
@@ -80,7 +77,7 @@
 		value=""
 		onchange={(chosen) => {
 			const weight = weightOfClass(chosen);
-			if (weight) set('head', (head) => (head.mass = weight));
+			if (weight) changeHead({ mass: weight });
 		}}
 	/>
 {:else}
@@ -89,12 +86,7 @@
 		inline
 		unit={smallUnit(units)}
 		label="Thickness of the nylon"
-		path={[...path, 'diameter']}
-		get={(form) => (of(form) as { diameter?: string }).diameter ?? ''}
-		set={(form, value) => {
-			const now = of(form);
-			if (now?.kind === 'nylon') now.diameter = value;
-		}}
+		{...typed('diameter')}
 		placeholder="0.30"
 	/>{#if same}<span class="text-soft">
 			(as much room as {same} of {USUAL.short}: Wendle goes by volume)</span

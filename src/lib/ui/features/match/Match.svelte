@@ -161,7 +161,7 @@
 	{#if headed}
 		<label class="mt-3 flex min-h-8 cursor-pointer items-center gap-2 text-[15px]">
 			<input type="checkbox" bind:checked={heads} class="size-4 accent-current" />
-			Heads too, straight over the backing
+			Compare heads too, straight over the backing
 		</label>
 	{/if}
 

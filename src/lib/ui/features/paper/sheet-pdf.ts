@@ -4,7 +4,7 @@ import { Paper } from '../../charts/pdf';
 /** The papers that a sheet is printed on, mm. */
 const PAPERS = { a4: { width: 210, height: 297 }, letter: { width: 215.9, height: 279.4 } } as const;
 export type PaperName = keyof typeof PAPERS;
-/** What lies in a printer where people write English like this. */
+/** The paper that people print on where English is written like this. */
 export const paperOf = (locale: string): PaperName => (/^en-(US|CA|PH)$/i.test(locale) ? 'letter' : 'a4');
 
 /** Where things stand on it, mm: as wide as on A4, on either. */

@@ -139,7 +139,7 @@
 {#if bare && all.some(isHead)}
 	<label class="mt-3 flex min-h-8 cursor-pointer items-center gap-2 text-[15px]">
 		<input type="checkbox" bind:checked={anyway} class="size-4 accent-current" />
-		Heads and tips too, though no running line lies under them
+		Show heads and tips too, although there is no running line under them
 	</label>
 {/if}
 <form
