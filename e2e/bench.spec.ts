@@ -122,7 +122,7 @@ test('wound for the wrong hand: off it comes, back to the hand, and on from ther
 	await page.keyboard.press('w');
 	await page.getByLabel('It is set, or wound, for the wrong hand').check();
 	await expect(page.locator('[data-trouble]')).toContainText(
-		"The turns counted of backing then don't count any more."
+		'Wendle then starts counting the backing again.'
 	);
 	await page.getByRole('button', { name: 'Go on from there' }).click();
 	await expect(title(page)).toHaveText('Set the reel for right-hand wind');

@@ -74,17 +74,19 @@
 					? `, ${begun} on the bench`
 					: ''}
 			</h1>
-			<p class="flex items-center gap-2 text-[13.5px] text-soft">
-				<svg width="43" height="43" viewBox="-21.5 -21.5 43 43" aria-hidden="true" class="-my-2">
-					<circle r="21" fill="none" stroke="var(--soft)" /><circle
-						r="17.5"
-						fill="none"
-						stroke="var(--soft)"
-						stroke-dasharray="1 2"
-					/>
-				</svg>
-				Each spool is cut open along its axle, all to one scale. The coin is 20 mm across.
-			</p>
+			{#if asked.now.as !== 'lines'}
+				<p class="flex items-center gap-2 text-[13.5px] text-soft">
+					<svg width="43" height="43" viewBox="-21.5 -21.5 43 43" aria-hidden="true" class="-my-2">
+						<circle r="21" fill="none" stroke="var(--soft)" /><circle
+							r="17.5"
+							fill="none"
+							stroke="var(--soft)"
+							stroke-dasharray="1 2"
+						/>
+					</svg>
+					Each spool is cut open along its axle, all to one scale. The coin is 20 mm across.
+				</p>
+			{/if}
 			{#if data.coiled > 0}
 				<a
 					href="/care?where=coil&due=1"

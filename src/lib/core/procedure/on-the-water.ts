@@ -41,6 +41,17 @@ const ashoreStep = (): Step =>
 		seconds: SECONDS.ashore
 	});
 
+const pocketStep = (): Step =>
+	step('tools', {
+		title: 'Look what you have in your pocket',
+		instructions: [['Tick what you have. If something is missing, use what it says beside it instead.']],
+		right: ['You have all that the knot takes, and a dry place to put it.'],
+		wrong: ['You look for the nippers with a half-tied knot in your fingers.'],
+		then: ['Find them first, and hang them where one hand reaches them.'],
+		cautions: [],
+		seconds: SECONDS.ashore
+	});
+
 /** The leader on the line without a loop: holds for as long as you like, and costs a little line at each change. */
 function nailedOn(setup: JobSetup): {
 	readonly instructions: readonly Sentence[];
@@ -171,7 +182,11 @@ const mendSteps: Record<Mend, (setup: JobSetup) => readonly Step[]> = {
 };
 
 /** The steps of a repair with what is in the pocket: what holds till evening, and what to do then. */
-export const repairSteps = (setup: JobSetup, mend: Mend): Step[] => [ashoreStep(), ...mendSteps[mend](setup)];
+export const repairSteps = (setup: JobSetup, mend: Mend): Step[] => [
+	ashoreStep(),
+	pocketStep(),
+	...mendSteps[mend](setup)
+];
 
 export const repairTools = (setup: JobSetup, mend: Mend): Tool[] => [
 	{
@@ -190,9 +205,11 @@ export const outingSteps = (setup: JobSetup): Step[] => [
 	step('look-over', {
 		title: 'Look the leader over',
 		instructions: [
-			['Draw it through two fingers from the butt to the tip. Feel for nicks, flat places and wind knots.'],
 			[
-				"Put on a new one if there is a knot in it that you can't pick out, if it is cloudy, stiff or flat anywhere, if it stays curled however long you stretch it, or if it was cut back so far that your tippet is much thinner than its end."
+				'Draw the leader through two fingers from the butt to the tip. Feel for nicks, flat places and wind knots.'
+			],
+			[
+				"Put on a new leader if there is a knot in it that you can't pick out, if it is cloudy, stiff or flat anywhere, if it stays curled however long you stretch it, or if it was cut back so far that your tippet is much thinner than its end."
 			],
 			[
 				`Pull on the joint of ${ROLE_NAMES[outermost(setup).role]} and leader, and look at the loop's neck: a crack there is where it breaks.`

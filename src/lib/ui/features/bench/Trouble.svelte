@@ -24,7 +24,7 @@
 	function comesOff({ off }: Remedy): string {
 		const wound = off.filter((id) => (bench.run?.state.turns.get(id) ?? 0) !== 0);
 		const names = parts.filter(({ id }) => wound.includes(id)).map(({ role }) => ROLE_NAMES[role]);
-		return names.length > 0 ? ` The turns counted of ${names.join(' and ')} then don't count any more.` : '';
+		return names.length > 0 ? ` Wendle then starts counting the ${names.join(' and the ')} again.` : '';
 	}
 </script>
 
