@@ -29,7 +29,7 @@ test('a line on a coil comes in without a winding: undone, there again, put righ
 	await page
 		.getByRole('listitem')
 		.filter({ hasText: 'Undone.' })
-		.getByRole('button', { name: 'Undo' })
+		.getByRole('button', { name: 'Redo' })
 		.click();
 	await expect(line).toContainText('40 days out');
 	// The day it came is put right like anything else.

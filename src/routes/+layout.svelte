@@ -4,7 +4,8 @@
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
-	import { isShortcut } from '$lib/ui/state/shortcuts';
+	import { isShortcut, isUndo } from '$lib/ui/state/shortcuts';
+	import { undoLast } from '$lib/ui/state/undo.svelte';
 	import { untrack } from 'svelte';
 	import '../app.css';
 
@@ -54,6 +55,11 @@
 <svelte:document onvisibilitychange={lookAtTheDay} />
 <svelte:window
 	onkeydown={(event) => {
+		if (isUndo(event)) {
+			event.preventDefault();
+			undoLast();
+			return;
+		}
 		const act = KEYS[event.key];
 		if (!act || !isShortcut(event) || (winding && LEAVING.has(event.key))) return;
 		event.preventDefault();

@@ -14,6 +14,7 @@
 	import { UrlState } from '$lib/ui/state/url-state.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { notify } from '$lib/ui/state/notices.svelte';
+	import { changed } from '$lib/ui/state/undo.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
@@ -28,24 +29,19 @@
 	);
 	const groups = $derived(arranged(entries, asked.now, data.due));
 
-	async function putBack(id: string): Promise<void> {
-		const trouble = troubleOf(await send('POST', `/api/spools/${id}/restore`), 'It is still off the rack');
-		if (trouble !== undefined) return notify(trouble);
-		await invalidate('wendle:rack');
-	}
+	const refresh = (): Promise<void> => invalidate('wendle:rack');
 
-	async function takeUp(plan: string): Promise<void> {
-		const trouble = troubleOf(await send('POST', `/api/setups/${plan}/restore`), 'The plan is still dropped');
-		if (trouble !== undefined) return notify(trouble);
-		await invalidate('wendle:rack');
-	}
 	async function drop(plan: string): Promise<void> {
 		const reply = await send('DELETE', `/api/setups/${plan}`);
 		const trouble = troubleOf(reply, 'The plan is still there');
 		if (trouble !== undefined) return notify(trouble);
-		await invalidate('wendle:rack');
-		void notify('The plan is dropped.', {
-			action: { label: 'Plan it again', onClick: () => void takeUp(plan) }
+		await refresh();
+		void changed({
+			said: 'The plan is dropped.',
+			label: 'Plan it again',
+			undo: () => send('POST', `/api/setups/${plan}/restore`),
+			stays: 'The plan is still dropped',
+			refresh
 		});
 	}
 
@@ -53,9 +49,13 @@
 		const reply = await send('DELETE', `/api/spools/${id}`);
 		const trouble = troubleOf(reply, `${name} is still on the rack`);
 		if (trouble !== undefined) return notify(trouble);
-		await invalidate('wendle:rack');
-		void notify(`${name} is off the rack.`, {
-			action: { label: 'Put it back', onClick: () => void putBack(id) }
+		await refresh();
+		void changed({
+			said: `${name} is off the rack.`,
+			label: 'Put it back',
+			undo: () => send('POST', `/api/spools/${id}/restore`),
+			stays: `${name} is still off the rack`,
+			refresh
 		});
 	}
 </script>

@@ -13,6 +13,7 @@
 		['C', 'care; on a row: arrow keys from event to event, + to zoom in, − to zoom out, 0 for everything'],
 		['B', 'from Fit to the bench'],
 		['U', 'other units'],
+		['Ctrl Z', 'undo the last change, of any kind'],
 		['↑ ↓', 'on the gap handle: 0.1 mm; with the Page keys: 1 mm'],
 		['Space', 'on the bench: step done, go on; Page Down too, for a foot pedal'],
 		['← →', 'on the bench: one step back or forward'],

@@ -5,7 +5,9 @@
 	import Moon from '@lucide/svelte/icons/moon';
 	import Sun from '@lucide/svelte/icons/sun';
 	import SunMoon from '@lucide/svelte/icons/sun-moon';
+	import Undo from '@lucide/svelte/icons/undo-2';
 	import { usePreferences } from '../state/preferences.svelte';
+	import { undoable, undoLast } from '../state/undo.svelte';
 
 	let { onhelp }: { onhelp: () => void } = $props();
 	const preferences = usePreferences();
@@ -63,6 +65,15 @@
 			{/each}
 		</nav>
 		<div class="ml-auto flex items-center gap-2">
+			<button
+				type="button"
+				class="grid size-8 place-items-center rounded-[3px] border border-hair disabled:opacity-35"
+				aria-label="Undo the last change"
+				title={undoable() === undefined ? 'Nothing to undo yet' : `Undo: ${undoable()}`}
+				disabled={undoable() === undefined}
+				data-undo
+				onclick={undoLast}><Undo size={16} /></button
+			>
 			<label class="sr-only" for="units">Units</label>
 			<select
 				id="units"

@@ -26,3 +26,10 @@ export async function notify(text: string, options?: ExternalToast): Promise<voi
 	await tick();
 	loaded.toast(text, options);
 }
+
+/** Takes a notice away that was given an id. */
+export async function dismiss(id: string): Promise<void> {
+	if (!notices.wanted) return;
+	const loaded = await import('svelte-sonner').catch(() => undefined);
+	loaded?.toast.dismiss(id);
+}

@@ -26,6 +26,15 @@ export function setSingleKeys(on: boolean): void {
 /** A key that prints something; the space bar is a button. */
 const prints = (key: string): boolean => key.length === 1 && key !== ' ';
 
+/** Ctrl+Z, or Cmd+Z. Within a text field it belongs to the browser, which undoes what was typed there. */
+export const isUndo = (event: KeyboardEvent): boolean =>
+	event.key.toLowerCase() === 'z' &&
+	(event.ctrlKey || event.metaKey) &&
+	!event.shiftKey &&
+	!event.altKey &&
+	!event.defaultPrevented &&
+	!isTyping(event.target);
+
 /** A plain key press that may be a shortcut. */
 export const isShortcut = (event: KeyboardEvent): boolean =>
 	!event.ctrlKey &&

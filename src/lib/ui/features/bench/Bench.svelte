@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
-	import { afterNavigate, goto, invalidate, replaceState } from '$app/navigation';
+	import { afterNavigate, invalidate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
 	import { behindFirst, type Tempo } from '$lib/core';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
@@ -19,8 +19,8 @@
 	import { CounterLink } from '../../state/counter-link.svelte';
 	import { provideHandsBusy } from '../../state/hands-busy.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
-	import { notify } from '../../state/notices.svelte';
-	import { writer } from '../../state/writing';
+	import { providePageUndo } from '../../state/undo.svelte';
+	import { jobSaved, windingSaved } from './ended';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
@@ -109,6 +109,15 @@
 		return close;
 	});
 	onDestroy(() => link?.disconnect());
+	$effect(() =>
+		providePageUndo({
+			last: () => {
+				const last = run?.state.undoable;
+				return last && { said: 'the last thing at the bench', at: last.events.at(-1)!.at };
+			},
+			undo: () => void run?.undo()
+		})
+	);
 	if (run) saveBeforeLeaving(run);
 
 	$effect(() => {
@@ -205,30 +214,21 @@
 		act();
 	}
 
-	async function recorded(record: string): Promise<void> {
+	async function over(): Promise<void> {
 		await run?.end();
 		hands.jobEnded();
-		void notify(`${setup.form.spool.name || 'The spool'} is on the rack, as wound.`, {
-			action: { label: 'Print its label', onClick: () => void goto(`/label/${record}`) }
-		});
-		await goto('/', { invalidateAll: true });
+	}
+	async function recorded(record: string): Promise<void> {
+		await over();
+		await windingSaved(setup.form.spool.name, record);
 	}
 	async function ended(written: Ended['written']): Promise<void> {
-		await run?.end();
-		hands.jobEnded();
-		const write = writer(() => preferences.today);
-		if (written.length > 0)
-			void notify('Written down.', {
-				action: {
-					label: 'Undo',
-					onClick: () =>
-						void write(
-							written.map(({ keptId, id }) => ({ keptId, event: { kind: 'undone', of: id } })),
-							'Undone.'
-						)
-				}
-			});
-		await goto(doing.kind === 'outing' || doing.kind === 'repair' ? '/' : '/care', { invalidateAll: true });
+		await over();
+		await jobSaved(
+			written,
+			preferences.today,
+			doing.kind === 'outing' || doing.kind === 'repair' ? '/' : '/care'
+		);
 	}
 
 	/** Everything that is wound on the way, the first fill of a reverse fill included. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
 	import {
 		gapOfTechnique,
 		JOINT_BUYS,
@@ -19,7 +20,8 @@
 	import Field from '../../primitives/Field.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
-	import { troubleOf } from '../../state/api';
+	import { troubleOf, type Reply } from '../../state/api';
+	import { changedHere } from '../../state/undo.svelte';
 	import { Write } from '../../state/write';
 	import { usePreferences } from '../../state/preferences.svelte';
 
@@ -53,18 +55,31 @@
 	let trouble = $state<string>();
 	const write = new Write();
 
-	async function save(ways: SaveTechniques): Promise<void> {
-		const reply = await write.send('PUT', `/api/setups/${setupId}/ways`, ways);
+	const put = (ways: SaveTechniques): Promise<Reply<undefined>> =>
+		write.send('PUT', `/api/setups/${setupId}/ways`, ways);
+	/** @param before what undoes it */
+	async function save(ways: SaveTechniques, before: SaveTechniques): Promise<void> {
+		const reply = await put(ways);
 		trouble = troubleOf(reply, 'Your choice was not saved');
-		if (reply.kind === 'ok') await onchanged();
+		if (reply.kind !== 'ok') return;
+		await onchanged();
+		changedHere({
+			said: 'A technique is another one.',
+			undo: () => put(before),
+			redo: () => put(ways),
+			stays: 'The technique is as you chose it',
+			refresh: invalidateAll
+		});
 	}
+	const usedTo = (key: TechniqueKey): SaveTechniques => ({ schools: { [key]: own[key] ?? null } });
 	/** A gap is a number of the set-up; everything else is a way. */
 	async function choose<K extends TechniqueKey>(key: K, way: Techniques[K]): Promise<void> {
 		if (scope === 'person') {
 			preferences.schools = { ...preferences.schools, [key]: way };
-			if (key !== 'gap' && own[key] !== undefined) await save({ schools: { [key]: null } });
-		} else if (key === 'gap') await save({ gap: `${gapOfTechnique(way as Techniques['gap'])} mm` });
-		else await save({ schools: { [key]: way } });
+			if (key !== 'gap' && own[key] !== undefined) await save({ schools: { [key]: null } }, usedTo(key));
+		} else if (key === 'gap')
+			await save({ gap: `${gapOfTechnique(way as Techniques['gap'])} mm` }, { gap: `${job.plan.gapMm} mm` });
+		else await save({ schools: { [key]: way } }, usedTo(key));
 	}
 	const chosen = (key: TechniqueKey): string | undefined =>
 		key !== 'gap'
@@ -126,7 +141,7 @@
 		label="Turns round the arbor: more hold better"
 		options={TURNS}
 		value={String(job.arborTurns)}
-		onchange={(turns) => void save({ arborTurns: Number(turns) })}
+		onchange={(turns) => void save({ arborTurns: Number(turns) }, { arborTurns: job.arborTurns })}
 		shown
 	/>
 	{#each job.parts.slice(1) as part, i (part.id)}
@@ -142,7 +157,8 @@
 						name="joint-{part.id}"
 						checked={part.joint === value}
 						class="translate-y-0.5 accent-current"
-						onchange={() => void save({ joints: { [part.id]: value } })}
+						onchange={() =>
+							void save({ joints: { [part.id]: value } }, { joints: { [part.id]: part.joint } })}
 					/>
 					<span
 						><span class="font-semibold">{label[0]!.toUpperCase() + label.slice(1)}.</span>

@@ -15,6 +15,7 @@
 	import { type Reply, troubleOf } from '../../state/api';
 	import { currentRules } from '../../state/answers';
 	import { staleAnswer, Write } from '../../state/write';
+	import { changed as didChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { mergedRules } from './merged-rules';
 
@@ -77,11 +78,11 @@
 		const trouble = troubleOf(reply, 'The rules are as they were');
 		if (trouble !== undefined) await notify(trouble);
 		else
-			await notify(said, {
-				action: {
-					label: 'Undo',
-					onClick: () => void save(wereUsual ? undefined : before, 'The rules are as they were.')
-				}
+			await didChange({
+				said,
+				undo: () => put(wereUsual ? undefined : before, version),
+				stays: 'The rules are as you changed them',
+				refresh: invalidateAll
 			});
 	}
 	function change(at: number, key: Field, value: number): Promise<void> {

@@ -11,8 +11,10 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { isShortcut } from '../../state/shortcuts';
+	import { providePageUndo } from '../../state/undo.svelte';
 	import Answers from './Answers.svelte';
 	import { FitState } from './fit-state.svelte';
+	import { rememberVisit } from './visit';
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
@@ -48,12 +50,16 @@
 		units: () => preferences.units,
 		form: () => $state.snapshot(fit.form),
 		live: () => fit.form,
+		onmerged: () => fit.forgetChanges(),
 		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id })
 	});
 
 	let ready = $state(false);
 	afterNavigate(() => (ready = true));
 	saveBeforeLeaving(store.autosave);
+	// svelte-ignore state_referenced_locally
+	rememberVisit(store, { began: $state.snapshot(form), isNew: !saved && !of, form: () => fit.form });
+	$effect(() => providePageUndo({ last: () => fit.lastChange, undo: () => fit.undo() }));
 
 	const workout = $derived(fit.workout);
 	const stop = $derived(workout?.fit.layers[workout.stopIndex]);

@@ -23,6 +23,17 @@ interface Around {
 	readonly learnt: () => LearntHere | undefined;
 }
 
+/** What the form was before a change, and when that was made. */
+interface Before {
+	readonly form: SetupForm;
+	readonly at: number;
+	/** The field that was changed, as far as the page knows: what is typed in one field is one change. */
+	readonly within: unknown;
+}
+/** Changes that can be undone, and how soon after each other they are one, ms. */
+const MOST_BEFORE = 100;
+const ONE_CHANGE_MS = 1500;
+
 /** A set-up being edited, and what it amounts to at this moment. */
 export class FitState {
 	form = $state() as SetupForm;
@@ -35,6 +46,8 @@ export class FitState {
 	/** What is set once about the reel and the winding is unfolded. */
 	showsWinding = $state(false);
 	readonly #around: Around;
+	/** What can be undone, the last one last. */
+	#before = $state.raw<readonly Before[]>([]);
 	#lastGood: Workout | undefined;
 
 	readonly result = $derived.by(() =>
@@ -80,9 +93,41 @@ export class FitState {
 
 	/** Changes the form by `edit`, and says so. */
 	change(edit: (form: SetupForm) => void): void {
+		this.#remember();
 		edit(this.form);
 		this.rubs = undefined;
 		this.#around.onchange();
+	}
+
+	#remember(): void {
+		const now = Date.now();
+		const within = document.activeElement;
+		const last = this.#before.at(-1);
+		this.#before =
+			last?.within === within && now - last.at < ONE_CHANGE_MS
+				? [...this.#before.slice(0, -1), { ...last, at: now }]
+				: [...this.#before, { form: $state.snapshot(this.form), at: now, within }].slice(-MOST_BEFORE);
+	}
+
+	/** The last change that can be undone here. */
+	get lastChange(): { readonly said: string; readonly at: number } | undefined {
+		const last = this.#before.at(-1);
+		return last && { said: 'the last change of this set-up', at: last.at };
+	}
+
+	/** Undoes the last change. */
+	undo(): void {
+		const last = this.#before.at(-1);
+		if (!last) return;
+		this.#before = this.#before.slice(0, -1);
+		this.form = last.form;
+		this.rubs = undefined;
+		this.#around.onchange();
+	}
+
+	/** Another window's changes are in the form now: what it was before is no longer what it should go back to. */
+	forgetChanges(): void {
+		this.#before = [];
 	}
 
 	/** A finished entry: a bare number gets the unit it was typed in. */

@@ -40,6 +40,8 @@ interface Options {
 	/** The form itself, as it is edited: what somebody else saved is put into it. */
 	readonly live: () => SetupForm;
 	readonly oncreate: (id: string) => void;
+	/** Somebody else's changes were put into the form. */
+	readonly onmerged: () => void;
 }
 
 /** What the server says of the first field it will not take: its name, and what is wrong. */
@@ -147,6 +149,7 @@ export class SetupStore {
 		this.trouble = undefined;
 		this.issues = [];
 		become(this.#options.live(), value);
+		this.#options.onmerged();
 		this.clashes = clashes;
 		return clashes.length > 0 ? 'held' : this.#save();
 	}

@@ -45,7 +45,8 @@ function opened(known = true) {
 		units: () => 'yd-mm',
 		form: () => structuredClone(window.form),
 		live: () => window.form,
-		oncreate: (id) => window.created.push(id)
+		oncreate: (id) => window.created.push(id),
+		onmerged: () => undefined
 	});
 	const save = async (edit: (form: SetupForm) => void): Promise<void> => {
 		edit(window.form);

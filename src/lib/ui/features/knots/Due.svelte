@@ -6,6 +6,7 @@
 	import { showDay } from '$lib/wording/dates';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';
+	import { changedHere } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
@@ -34,10 +35,17 @@
 
 	const write = new Write();
 	async function setSeason(windsOn: string): Promise<void> {
-		const reply = await write.send('PUT', '/api/practice', { windsOn: windsOn || null });
-		const trouble = troubleOf(reply, 'The date was not kept');
-		if (trouble === undefined) await invalidateAll();
-		else await notify(trouble);
+		const before = practice.windsOn ?? null;
+		const put = (day: typeof before) => write.send('PUT', '/api/practice', { windsOn: day });
+		const trouble = troubleOf(await put(windsOn || null), 'The date was not saved');
+		if (trouble !== undefined) return notify(trouble);
+		await invalidateAll();
+		changedHere({
+			said: 'The day you next wind is another one.',
+			undo: () => put(before),
+			stays: 'The date is as it was',
+			refresh: invalidateAll
+		});
 	}
 	function told({ dueAt, dueOn, sessions, remembered }: Progress): string {
 		if (dueAt === null || dueOn === null) return 'not practised yet';

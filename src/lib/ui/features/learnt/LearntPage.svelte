@@ -4,6 +4,8 @@
 	import { showDay } from '$lib/wording/dates';
 	import { showSmall } from '$lib/wording/units';
 	import { send, troubleOf } from '../../state/api';
+	import { invalidateAll } from '$app/navigation';
+	import { changedHere } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import BeforeNowBar from './BeforeNowBar.svelte';
@@ -33,10 +35,17 @@
 	const CELLS = 'grid gap-x-6 gap-y-2 sm:grid-cols-2 lg:grid-cols-3';
 
 	async function count(recordId: string, counts: boolean): Promise<void> {
-		const reply = await send('PUT', '/api/learnt', { recordId, counts });
-		const trouble = troubleOf(reply, counts ? 'It is still left out' : 'It still counts');
+		const put = (now: boolean) => send('PUT', '/api/learnt', { recordId, counts: now });
+		const trouble = troubleOf(await put(counts), counts ? 'It is still left out' : 'It still counts');
 		if (trouble !== undefined) return notify(trouble);
 		onchanged();
+		changedHere({
+			said: counts ? 'A winding counts again.' : 'A winding is left out.',
+			undo: () => put(!counts),
+			redo: () => put(counts),
+			stays: 'It is as it was',
+			refresh: invalidateAll
+		});
 	}
 </script>
 

@@ -12,6 +12,7 @@
 	import { send, troubleOf } from '../../state/api';
 	import { Aside } from '../../state/aside.svelte';
 	import { notify } from '../../state/notices.svelte';
+	import { changedHere } from '../../state/undo.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LineClassFields from '../fit/LineClassFields.svelte';
 	import { materialOptions, windingOptions } from '../fit/options';
@@ -116,8 +117,17 @@
 			{ ...$state.snapshot(line.form), id: 'line', joint: 'loops' }
 		];
 		const reply = await send('POST', '/api/setups', { form, spoolId: spool.id }, { answer: id });
-		if (reply.kind === 'ok') await goto(`/fit/${reply.value.id}`);
-		else void notify(troubleOf(reply, 'Nothing was started')!);
+		if (reply.kind === 'ok') {
+			const { id: plan } = reply.value;
+			changedHere({
+				said: `${spool.form.name || 'A spool'} has a new plan.`,
+				undo: () => send('DELETE', `/api/setups/${plan}`),
+				redo: () => send('POST', `/api/setups/${plan}/restore`),
+				stays: 'The plan is still there',
+				refresh: () => goto('/', { invalidateAll: true })
+			});
+			await goto(`/fit/${plan}`);
+		} else void notify(troubleOf(reply, 'Nothing was started')!);
 	}
 
 	function add(): void {

@@ -11,7 +11,8 @@
 	import { strandsOf } from '../../charts/thread/strands';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { troubleOf } from '../../state/api';
+	import { send, troubleOf } from '../../state/api';
+	import { changedHere } from '../../state/undo.svelte';
 	import { plannedSwap } from '../../state/answers';
 	import { Write } from '../../state/write';
 	import { getNoticesReady } from '../../state/notices.svelte';
@@ -98,7 +99,16 @@
 		);
 		busy = false;
 		trouble = troubleOf(reply, 'What you chose stays here');
-		if (reply.kind === 'ok') await goto(`/bench/${reply.value.setupId}`);
+		if (reply.kind !== 'ok') return;
+		const { setupId } = reply.value;
+		changedHere({
+			said: `A swap on ${choice.spool.name || 'the spool'} is planned.`,
+			undo: () => send('DELETE', `/api/setups/${setupId}`),
+			redo: () => send('POST', `/api/setups/${setupId}/restore`),
+			stays: 'The swap is still planned',
+			refresh: () => goto('/', { invalidateAll: true })
+		});
+		await goto(`/bench/${setupId}`);
 	}
 </script>
 

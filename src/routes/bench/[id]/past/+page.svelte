@@ -5,26 +5,23 @@
 	import { send, troubleOf } from '$lib/ui/state/api';
 	import { Write } from '$lib/ui/state/write';
 	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
+	import { changed } from '$lib/ui/state/undo.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
 	$effect(() => void getNoticesReady());
-	async function bring(id: string): Promise<void> {
-		const trouble = troubleOf(
-			await send('POST', `/api/records/${id}/restore`),
-			'The winding is still undone'
-		);
-		if (trouble !== undefined) return notify(trouble);
-		await invalidateAll();
-	}
 	const write = new Write();
 	async function takeBack(id: string): Promise<void> {
 		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
 		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		void notify('The winding is undone. The previous line is back on the spool.', {
-			action: { label: 'Bring the winding back', onClick: () => void bring(id) }
+		void changed({
+			said: 'The winding is undone. The previous line is back on the spool.',
+			label: 'Bring the winding back',
+			undo: () => send('POST', `/api/records/${id}/restore`),
+			stays: 'The winding is still undone',
+			refresh: invalidateAll
 		});
 	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));

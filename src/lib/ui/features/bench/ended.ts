@@ -1,0 +1,37 @@
+import { goto, invalidateAll } from '$app/navigation';
+import { resolve } from '$app/paths';
+import type { Ended } from '$lib/bench/run';
+import type { Day } from '$lib/core';
+import { send } from '../../state/api';
+import { notify } from '../../state/notices.svelte';
+import { changedHere } from '../../state/undo.svelte';
+import { teller } from '../../state/writing';
+
+/** A winding was saved: says so, with its label at hand, and goes to the rack. */
+export async function windingSaved(spool: string, record: string): Promise<void> {
+	const said = `${spool || 'The spool'} is on the rack, as wound.`;
+	void notify(said, {
+		action: {
+			label: 'Print its label',
+			onClick: () => void goto(resolve('/label/[id]', { id: record }))
+		}
+	});
+	changedHere({
+		said,
+		undo: () => send('DELETE', `/api/records/${record}`),
+		redo: () => send('POST', `/api/records/${record}/restore`),
+		stays: 'The winding is still on the rack',
+		refresh: invalidateAll
+	});
+	await goto(resolve('/'), { invalidateAll: true });
+}
+
+/** A job that winds nothing new is over: says what was written down, and goes on. */
+export async function jobSaved(written: Ended['written'], today: Day, to: '/' | '/care'): Promise<void> {
+	if (written.length > 0)
+		void teller(() => today)(
+			written.map(({ keptId, id }) => ({ keptId, event: { id } })),
+			'Written down.'
+		);
+	await goto(resolve(to), { invalidateAll: true });
+}
