@@ -17,6 +17,8 @@ declare global {
 			locale: string;
 			/** Who winds at this device; empty while nobody said. */
 			winder: string;
+			/** Whose data the browser shows: the person's own, or the sample kit room's. */
+			place: 'own' | 'sample';
 		}
 		interface Error {
 			/** What is wrong with the data file, where it is that. */

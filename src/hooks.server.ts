@@ -10,7 +10,8 @@ import {
 import { readTechniques } from '$lib/ui/state/techniques-cookie';
 import { localeOf } from '$lib/wording/dates';
 import { UNITS_COOKIE } from '$lib/wording/units';
-import { closeDatabase } from '$lib/server/db';
+import { closeDatabase, inPlace } from '$lib/server/db';
+import { PLACE_COOKIE, placeOf, refuseFromElsewhere } from '$lib/server/place';
 import { todayIn } from '$lib/server/today';
 import { strandsNow } from '$lib/server/services';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
@@ -28,13 +29,18 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.schools = readTechniques(event.cookies.get(TECHNIQUES_COOKIE));
 	event.locals.locale = localeOf(event.request.headers.get('accept-language'));
 	event.locals.winder = (event.cookies.get(WINDER_COOKIE) ?? '').slice(0, MOST_NAME);
-	const response = await resolve(event, {
+	const place = placeOf(event.cookies.get(PLACE_COOKIE));
+	event.locals.place = place;
+	const refusal = refuseFromElsewhere(event.request.headers, place);
+	if (refusal) return refusal;
+	const page: Parameters<typeof resolve>[1] = {
 		transformPageChunk: ({ html }) => html.replace('%wendle.theme%', event.locals.theme),
 		preload: ({ type, path }) =>
 			type === 'js' ||
 			type === 'css' ||
 			(type === 'font' && /latin-(wght|400)-normal\.[\w-]+\.woff2$/.test(path))
-	});
+	};
+	const response = await inPlace(place, () => resolve(event, page));
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');
 	return response;

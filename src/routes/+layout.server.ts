@@ -1,10 +1,13 @@
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => ({
+export const load: LayoutServerLoad = ({ locals, url }) => ({
+	// Read anew on every way from page to page: another window may have moved the browser to another place.
+	at: url.pathname,
 	units: locals.units,
 	theme: locals.theme,
 	schools: locals.schools,
 	winder: locals.winder,
 	locale: locals.locale,
-	today: locals.today
+	today: locals.today,
+	place: locals.place
 });

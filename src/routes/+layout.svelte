@@ -2,6 +2,7 @@
 	import { afterNavigate, goto, invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
+	import SampleBar from '$lib/ui/features/SampleBar.svelte';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut, isUndo } from '$lib/ui/state/shortcuts';
@@ -67,6 +68,7 @@
 	}}
 />
 
+<SampleBar place={data.place} />
 <Masthead onhelp={() => (help = true)} />
 <main id="main">{@render children()}</main>
 {#if notices.wanted}

@@ -1,43 +1,74 @@
 import type { Knex } from 'knex';
-import { existsSync } from 'node:fs';
+import { AsyncLocalStorage } from 'node:async_hooks';
+import { existsSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import { refuseIfGone } from './file';
 import { fileIn, openDatabase } from './open';
 import { DataTrouble } from './trouble';
 
 export { troubleBehind } from './trouble';
 
-/** The person's data: one SQLite file under WENDLE_DATA (./data unless set). */
-const directory = (): string => process.env['WENDLE_DATA'] ?? 'data';
-export const dataFile = (): string => fileIn(directory());
+/** Whose data it is: the person's own, or a sample kit room's, to try things in and throw away. */
+export type Place = 'own' | 'sample';
 
-let opened: Promise<Knex> | undefined;
-/** The file was there once: from then on a missing one has gone, and no new one is made in its place. */
-let wasThere = false;
+const asked = new AsyncLocalStorage<Place>();
+/** Does `work` on the data of a place. What is said of no place is the person's own. */
+export const inPlace = <T>(place: Place, work: () => T): T => asked.run(place, work);
+const here = (): Place => asked.getStore() ?? 'own';
+
+/** One SQLite file for each place: the person's own under WENDLE_DATA (./data unless set), the sample beneath it. */
+export function directoryOf(place: Place): string {
+	const own = process.env['WENDLE_DATA'] ?? 'data';
+	return place === 'own' ? own : join(own, 'sample');
+}
+export const dataFile = (): string => fileIn(directoryOf(here()));
+export const isThere = (place: Place): boolean => existsSync(fileIn(directoryOf(place)));
+
+interface Opened {
+	readonly db: Promise<Knex>;
+}
+const opened = new Map<Place, Opened>();
+/** Files that were there once: from then on a missing one has gone, and no new one is made in its place. */
+const wereThere = new Set<Place>();
 
 /**
- * The open database. It is opened at first use; an attempt that failed is made again the next time.
+ * The open database of the place that is asked about. It is opened at first use; an attempt that failed is made again the
+ * next time.
  *
  * @throws DataTrouble when its file is gone, replaced, or cannot be opened
  */
 export async function database(): Promise<Knex> {
-	if (!opened && wasThere && !existsSync(dataFile())) throw new DataTrouble('data_gone', dataFile());
-	const opening = (opened ??= openDatabase(directory()));
+	const place = here();
+	let opening = opened.get(place);
+	if (!opening && wereThere.has(place) && !isThere(place)) throw new DataTrouble('data_gone', dataFile());
+	if (!opening) opened.set(place, (opening = { db: openDatabase(directoryOf(place)) }));
 	try {
-		const db = await opening;
-		wasThere = true;
+		const db = await opening.db;
+		wereThere.add(place);
 		refuseIfGone(db);
 		return db;
 	} catch (error) {
 		// A file that went away may come back, and is then still open; what could not be opened is tried anew.
-		if (!wasThere && opened === opening) opened = undefined;
+		if (!wereThere.has(place) && opened.get(place) === opening) opened.delete(place);
 		throw error;
 	}
 }
 
+async function close(place: Place): Promise<void> {
+	const open = opened.get(place);
+	opened.delete(place);
+	wereThere.delete(place);
+	await (await open?.db)?.destroy();
+}
+
 /** Lets the process end: Knex's pool would keep it alive. */
 export async function closeDatabase(): Promise<void> {
-	const db = opened;
-	opened = undefined;
-	wasThere = false;
-	await (await db)?.destroy();
+	await close('own');
+	await close('sample');
+}
+
+/** Deletes the sample's data. */
+export async function throwAwaySample(): Promise<void> {
+	await close('sample');
+	rmSync(directoryOf('sample'), { recursive: true, force: true });
 }

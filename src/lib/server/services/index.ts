@@ -19,6 +19,8 @@ import { error } from '@sveltejs/kit';
 
 export { calendarFile } from './calendar';
 export { followRun } from './runs';
+export { openSample } from './sample';
+export { throwAwaySample } from '../db';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
 

@@ -32,6 +32,11 @@ interface Asking<T> extends Sending {
 	readonly answer: AnswerShape<T>;
 }
 
+/** The place that this page belongs to: sent along, so that it never writes into another one. */
+export const pagePlace: { now: string | undefined } = { now: undefined };
+export const ofPlace = (): Record<string, string> =>
+	pagePlace.now === undefined ? {} : { 'wendle-place': pagePlace.now };
+
 const NOT_UNDERSTOOD = 'The server answered something that this page does not understand. Reload the page.';
 
 /** Reads what was sent as a shape; undefined where it is something else. */
@@ -62,6 +67,7 @@ export async function send<T>(
 			keepalive: text.length < MOST_KEPT_ALIVE,
 			headers: {
 				'content-type': 'application/json',
+				...ofPlace(),
 				...(method !== 'GET' && { [WRITE_ID_HEADER]: writeId })
 			},
 			...(body !== undefined && { body: text })

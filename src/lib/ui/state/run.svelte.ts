@@ -3,7 +3,7 @@ import type { RunEvents } from '$lib/bench/run';
 import { v4 as uuid } from 'uuid';
 import { without } from './events';
 import { addedEvents, runEvents } from './answers';
-import { readAs, send, type Reply } from './api';
+import { ofPlace, readAs, send, type Reply } from './api';
 import { RunLog } from './run-log';
 import { listen } from './stream';
 
@@ -218,9 +218,11 @@ export class Run {
 	async #sendPhotos(): Promise<boolean> {
 		if (!this.#photosUnsent) return true;
 		for (const photo of await this.#log.unsentPhotos()) {
-			const reply = await fetch(`/api/photos/${photo.id}`, { method: 'PUT', body: photo.jpeg }).catch(
-				() => undefined
-			);
+			const reply = await fetch(`/api/photos/${photo.id}`, {
+				method: 'PUT',
+				body: photo.jpeg,
+				headers: ofPlace()
+			}).catch(() => undefined);
 			// A refusal will not change by asking again; only a server that is away is worth another try.
 			if (!reply || reply.status >= 500) return false;
 			await this.#log.putPhoto({ ...photo, sent: 1 });

@@ -4,6 +4,8 @@
 	import { formatLength } from '$lib/core';
 	import { longUnit, showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import Section from '../../charts/section/Section.svelte';
+	import { send, troubleOf } from '../../state/api';
+	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** The first minute: a spool to play with, and three ways to begin with one's own. */
@@ -15,6 +17,16 @@
 		['measured', 'I have calipers', 'Three measures of the spool give the closest answer.'],
 		['filled', "It's already wound", 'What is on it, and the gap it leaves, say how much it holds.']
 	] as const;
+
+	let opening = $state(false);
+	async function openSample(): Promise<void> {
+		opening = true;
+		const trouble = troubleOf(await send('PUT', '/api/sample'), 'Your rack is still empty');
+		opening = false;
+		if (trouble !== undefined) return notify(trouble);
+		// Everything that this window remembers belongs to the person's own rack: the page begins anew.
+		location.assign('/');
+	}
 
 	let gapMm = $state(5);
 	/** An ordinary trout reel with an ordinary line. */
@@ -46,6 +58,15 @@
 				</li>
 			{/each}
 		</ul>
+		<p class="mt-5">
+			<button type="button" class="action-quiet min-h-11" disabled={opening} onclick={() => void openSample()}
+				>{opening ? 'Opening the sample kit room…' : 'Try it with a sample kit room'}</button
+			>
+		</p>
+		<p class="mt-1.5 max-w-[46ch] text-[14px] text-soft">
+			Invented reels, lines and a season of care, in a separate place. Throw it away when you have seen
+			enough.
+		</p>
 	</div>
 	<section aria-label="Try it here" class="min-w-0">
 		<h2 class="figure text-[18px] font-semibold">Try it here: drag the gap</h2>
