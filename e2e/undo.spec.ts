@@ -59,7 +59,10 @@ test('fields of a set-up go back change by change, and a visit as a whole', asyn
 	await expect(page.getByLabel('Across the arbor')).toHaveValue('38 mm');
 });
 
-test('what was only tried out leaves no spool without a name, unless it is kept', async ({ page, server }) => {
+test('what was only tried out leaves no spool without a name, unless it is kept', async ({
+	page,
+	server
+}) => {
 	await page.goto(server.url);
 	await measured(page);
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();

@@ -2,13 +2,14 @@
 	import { invalidate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { arranged } from '$lib/ui/features/rack/arranged';
+	import ChosenBar from '$lib/ui/features/rack/ChosenBar.svelte';
 	import EmptyRack from '$lib/ui/features/rack/EmptyRack.svelte';
 	import { rackEntry, type RackEntry } from '$lib/ui/features/rack/entry';
 	import RackFilters from '$lib/ui/features/rack/RackFilters.svelte';
 	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
 	import SpoolLines from '$lib/ui/features/rack/SpoolLines.svelte';
 	import UnreadableList from '$lib/ui/features/unreadable/UnreadableList.svelte';
-	import { send, troubleOf } from '$lib/ui/state/api';
+	import { send, troubleOf, type Reply } from '$lib/ui/state/api';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 	import { rackQuery, readRackView, type RackView } from '$lib/ui/state/rack-query';
 	import { UrlState } from '$lib/ui/state/url-state.svelte';
@@ -29,6 +30,14 @@
 	);
 	const groups = $derived(arranged(entries, asked.now, data.due));
 
+	/** Spools that are chosen for something that is done to all of them; undefined while nobody is choosing. */
+	let picked = $state<ReadonlySet<string>>();
+	const shown = $derived(groups.flatMap(({ entries: own }) => own));
+	/** What is not shown any more is not chosen either. */
+	const chosen = $derived(shown.filter(({ id }) => picked?.has(id)));
+	const pick = (id: string): void =>
+		void (picked = new Set(picked?.has(id) ? [...picked].filter((other) => other !== id) : [...picked!, id]));
+
 	const refresh = (): Promise<void> => invalidate('wendle:rack');
 
 	async function drop(plan: string): Promise<void> {
@@ -45,16 +54,29 @@
 		});
 	}
 
-	async function remove({ id, name }: RackEntry): Promise<void> {
-		const reply = await send('DELETE', `/api/spools/${id}`);
-		const trouble = troubleOf(reply, `${name} is still on the rack`);
-		if (trouble !== undefined) return notify(trouble);
+	/** One after another; the first that is not done ends it. */
+	async function toEach(ids: readonly string[], act: (id: string) => Promise<Reply<undefined>>) {
+		let reply: Reply<undefined> = { kind: 'ok', value: undefined };
+		for (const id of ids) if (reply.kind === 'ok') reply = await act(id);
+		return reply;
+	}
+	const takeOff = (id: string) => send('DELETE', `/api/spools/${id}`);
+	const putBack = (id: string) => send('POST', `/api/spools/${id}/restore`);
+	async function remove(gone: readonly RackEntry[]): Promise<void> {
+		const ids = gone.map(({ id }) => id);
+		const one = gone.length === 1 ? gone[0]!.name : undefined;
+		const trouble = troubleOf(
+			await toEach(ids, takeOff),
+			`${one ?? 'Some of them'} may still be on the rack`
+		);
 		await refresh();
+		if (trouble !== undefined) return notify(trouble);
+		picked = undefined;
 		void changed({
-			said: `${name} is off the rack.`,
-			label: 'Put it back',
-			undo: () => send('POST', `/api/spools/${id}/restore`),
-			stays: `${name} is still off the rack`,
+			said: one ? `${one} is off the rack.` : `${gone.length} spools are off the rack.`,
+			label: one ? 'Put it back' : 'Put them back',
+			undo: () => toEach(ids, putBack),
+			stays: `${one ?? 'Some of them'} may still be off the rack`,
 			refresh
 		});
 	}
@@ -99,14 +121,26 @@
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
 		{#if entries.length > FEW}
-			<RackFilters view={asked.now} onchange={(part) => void asked.change(part)} />
+			<RackFilters
+				view={asked.now}
+				onchange={(part) => void asked.change(part)}
+				choosing={picked !== undefined}
+				onchoosing={() => (picked = picked ? undefined : new Set())}
+			/>
 		{/if}
 		{#each groups as group (group.heading)}
 			{#if group.heading}<h2 class="figure pt-5 pb-1 text-[18px] font-semibold">{group.heading}</h2>{/if}
 			{#if asked.now.as === 'lines'}
-				<SpoolLines entries={group.entries} due={data.due} />
+				<SpoolLines entries={group.entries} due={data.due} chosen={picked} onchoose={pick} />
 			{:else}
-				<Shelf entries={group.entries} due={data.due} onremove={remove} ondrop={(plan) => void drop(plan)} />
+				<Shelf
+					entries={group.entries}
+					due={data.due}
+					chosen={picked}
+					onchoose={pick}
+					onremove={(entry) => void remove([entry])}
+					ondrop={(plan) => void drop(plan)}
+				/>
 			{/if}
 		{:else}
 			<p class="py-8">
@@ -116,5 +150,14 @@
 				>
 			</p>
 		{/each}
+		{#if picked}
+			<ChosenBar
+				{chosen}
+				shown={shown.length}
+				onall={() => (picked = new Set(shown.map(({ id }) => id)))}
+				onremove={() => void remove(chosen)}
+				onclose={() => (picked = undefined)}
+			/>
+		{/if}
 	{/if}
 </div>

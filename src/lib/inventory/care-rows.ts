@@ -18,7 +18,7 @@ export interface CareFilter {
 	readonly where: 'kept' | 'spool' | 'coil' | 'retired' | 'all';
 	/** Only what something is due for. */
 	readonly due: boolean;
-	/** What is on one spool. */
+	/** What is on one spool, or on several: their ids with commas between. */
 	readonly spool: string | null;
 	/** One thing. */
 	readonly thing: string | null;
@@ -41,7 +41,7 @@ export const USUAL_FILTER: CareFilter = {
 /** Whether a thing is shown. */
 export function isShown({ kept, where, spoolId, state, dues }: StrandEntry, filter: CareFilter): boolean {
 	if (filter.thing !== null) return kept.id === filter.thing;
-	if (filter.spool !== null) return spoolId === filter.spool;
+	if (filter.spool !== null) return spoolId !== null && filter.spool.split(',').includes(spoolId);
 	const at = state.whereabouts?.on;
 	if (filter.where === 'kept' ? at === 'retired' : filter.where !== 'all' && at !== filter.where)
 		return false;

@@ -7,7 +7,7 @@
 
 <svelte:head><title>Care · Wendle</title></svelte:head>
 
-<div class="mx-auto max-w-[1440px] px-4 py-6 sm:px-8">
+<div class="mx-auto max-w-[1440px] px-4 py-4 sm:px-8 sm:py-6">
 	<div class="flex flex-wrap items-baseline gap-x-6">
 		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Care</h1>
 		<a class="text-[16px] underline" href="/calendar.ics" download="wendle-care.ics">Calendar file</a>

@@ -63,11 +63,21 @@ export async function care(db: Knex, today: Day): Promise<Care> {
 		};
 	});
 	const overdue = ({ dues }: StrandEntry): number => dues.filter((due) => due.overdue).length;
+	/** How much is due on a reel as a whole: its strands stand together. */
+	const onReel = new Map<string, number>();
+	const placeOf = ({ spoolId, where }: StrandEntry): string => spoolId ?? where;
+	for (const entry of entries) onReel.set(placeOf(entry), (onReel.get(placeOf(entry)) ?? 0) + overdue(entry));
 	return {
 		rules,
 		usual: edited.rules === undefined,
 		rulesVersion: edited.version,
-		entries: entries.sort((a, b) => overdue(b) - overdue(a) || a.where.localeCompare(b.where))
+		entries: entries.sort(
+			(a, b) =>
+				onReel.get(placeOf(b))! - onReel.get(placeOf(a))! ||
+				a.where.localeCompare(b.where) ||
+				placeOf(a).localeCompare(placeOf(b)) ||
+				overdue(b) - overdue(a)
+		)
 	};
 }
 

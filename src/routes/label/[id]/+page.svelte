@@ -15,9 +15,7 @@
 	<LabelPage
 		name={data.record.form.spool.name || 'the spool'}
 		leads="this set-up"
-		{label}
-		strands={strandsOf(wound.workout)}
-		address={data.address}
+		labels={[{ label, strands: strandsOf(wound.workout), address: data.address }]}
 	/>
 {:else}
 	<p class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8">Wendle doesn't know what is on this spool.</p>

@@ -4,11 +4,4 @@
 	let { data } = $props();
 </script>
 
-<LabelPage
-	name={data.label.name}
-	leads="its life under Care"
-	label={data.label}
-	strands={data.strands}
-	leader={false}
-	address={data.address}
-/>
+<LabelPage name={data.label.name} leads="its life under Care" labels={[data]} leader={false} />

@@ -26,27 +26,41 @@
 	const units = $derived(preferences.units);
 	const { kept, where, state: now, dues } = $derived(row);
 	const twists = $derived(kept.kind !== 'backing');
+	const due = $derived(dues.some(({ overdue }) => overdue));
+	/** On a phone only what is due is shown to begin with. */
+	let picked = $state<boolean>();
+	const unfolded = $derived(picked ?? open);
+	const folds = $derived(unfolded ? '' : 'max-sm:hidden');
 	const done = (event: Readonly<Record<string, unknown>>, said: string): Promise<boolean> =>
 		write([{ keptId: kept.id, event }], said);
 </script>
 
 <li
-	class="grid gap-x-8 gap-y-1 border-t-2 border-ink py-3 lg:grid-cols-[19rem_minmax(0,1fr)]"
+	class="grid gap-x-8 gap-y-1 border-t border-hair py-1.5 first:border-0 sm:py-2 lg:grid-cols-[19rem_minmax(0,1fr)]"
 	data-kept={kept.id}
 >
 	<div>
-		<h2 class="text-[19px] leading-tight font-semibold">
+		<h3 class="flex items-baseline gap-x-3 text-[17px] leading-tight font-semibold">
 			<a class="hover:underline" href="/care?thing={encodeURIComponent(kept.id)}">{kept.label}</a>
-		</h2>
-		<p class="text-[15px]">{ROLE_NAMES[kept.kind]}, {where}</p>
+			<button
+				type="button"
+				class="ml-auto min-h-6 text-[14px] font-normal underline sm:hidden"
+				aria-expanded={unfolded}
+				aria-label="{unfolded ? 'Less' : 'More'} about {kept.label}"
+				onclick={() => (picked = !unfolded)}>{unfolded ? 'Less' : 'More'}</button
+			>
+		</h3>
 		<p class="figure text-[14px] text-soft">
-			{now.daysOut === 1 ? '1 day' : `${now.daysOut} days`} out{#if now.saltDays > 0}, {now.saltDays} in salt{/if}{#if twists},
+			{ROLE_NAMES[kept.kind]}<span class={row.spoolId === null ? '' : 'sr-only'}>, {where}</span>, {now.daysOut ===
+			1
+				? '1 day'
+				: `${now.daysOut} days`} out{#if now.saltDays > 0}, {now.saltDays} in salt{/if}{#if twists},
 				{twistText(row.perMetre.mean)}{/if}{#if now.gapMm !== undefined}, gap {showSmall(
 					now.gapMm,
 					units
 				)}{/if}{#if now.tug !== undefined && now.tug !== 'passed'}, tug test {now.tug}{/if}
 		</p>
-		<p class="no-print flex flex-wrap gap-x-4 text-[15px]">
+		<p class="no-print flex flex-wrap gap-x-4 text-[15px] {folds}">
 			{#if twists && twistVerdict(row.perMetre.mean) !== 'none'}
 				<a class="underline" href="/twist?line={encodeURIComponent(kept.id)}">Take the twist out</a>
 			{/if}
@@ -58,23 +72,27 @@
 		</p>
 	</div>
 	<div class="min-w-0">
-		<Lane
-			{view}
-			role={kept.kind}
-			{moments}
-			{dues}
-			{today}
-			{mostTwist}
-			{twists}
-			name={kept.label}
-			say={(moment) => momentText(moment, units, twists, preferences.locale)}
-			gap={(mm) => showSmall(mm, units)}
-			{onkey}
-		/>
+		<div class={due || unfolded ? '' : 'max-sm:hidden'}>
+			<Lane
+				{view}
+				role={kept.kind}
+				{moments}
+				{dues}
+				{today}
+				{mostTwist}
+				{twists}
+				name={kept.label}
+				say={(moment) => momentText(moment, units, twists, preferences.locale)}
+				gap={(mm) => showSmall(mm, units)}
+				{onkey}
+			/>
+		</div>
 		<ul>
 			{#each dues as due, i (i)}
 				<li
-					class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-hair py-0.5"
+					class="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-hair py-0.5 {due.overdue
+						? ''
+						: folds}"
 					data-due={due.job}
 					data-overdue={due.overdue || undefined}
 				>
@@ -110,6 +128,6 @@
 				</li>
 			{/each}
 		</ul>
-		<OtherEvents {kept} {write} {open} changed={row.history} />
+		<div class={folds}><OtherEvents {kept} {write} {open} changed={row.history} /></div>
 	</div>
 </li>

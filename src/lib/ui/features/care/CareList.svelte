@@ -7,10 +7,12 @@
 	import { TimeView } from '../../charts/timeline/view.svelte';
 	import { UrlState } from '../../state/url-state.svelte';
 	import { getNoticesReady } from '../../state/notices.svelte';
+	import AllAtOnce from './AllAtOnce.svelte';
 	import Bring from './Bring.svelte';
 	import CareItem from './CareItem.svelte';
 	import DaysOut from './DaysOut.svelte';
 	import Filters from './Filters.svelte';
+	import { byReel } from './groups';
 	import Legend from './Legend.svelte';
 	import { teller, writer } from '../../state/writing';
 
@@ -33,6 +35,7 @@
 	);
 	const filter = $derived(asked.now);
 	const rows = $derived(care.rows.map((row) => ({ row, moments: momentsOf(row.history) })));
+	const groups = $derived(byReel(rows));
 	const now = $derived(dayNumber(today));
 
 	function change(part: Partial<CareFilter>): void {
@@ -80,9 +83,9 @@
 	{#if !one}
 		<DaysOut spools={care.spools} {today} {write} />
 		<Bring {today} open={adding} {told} />
-		<div class="no-print mt-6"><Filters {filter} onchange={change} /></div>
+		<div class="no-print mt-4 sm:mt-6"><Filters {filter} onchange={change} /></div>
 	{/if}
-	<div class="mt-5 grid items-end gap-x-8 gap-y-2 lg:grid-cols-[19rem_minmax(0,1fr)]">
+	<div class="mt-3 grid items-end gap-x-8 gap-y-2 sm:mt-5 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<p class="figure text-[15px] text-soft" role="status" data-matching>
 			{care.matching === care.total ? `${care.total}` : `${care.matching} of ${care.total}`}
 			{care.total === 1 ? 'strand' : 'strands'}, {care.overdue === 0
@@ -114,27 +117,46 @@
 			<Legend />
 		</div>
 	</div>
+	{#if groups.length > 1 && filter.spool !== null}
+		<div class="no-print mt-2 flex flex-wrap gap-2">
+			<AllAtOnce rows={rows.map(({ row }) => row)} of="{groups.length} reels" {write} />
+		</div>
+	{/if}
 	<div class="sticky top-0 z-10 mt-2 grid gap-x-8 bg-ground pt-1 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<div class="max-lg:hidden"></div>
 		<div bind:clientWidth={view.width} class="min-w-0"><TimeAxis {view} today={now} /></div>
 	</div>
-	<ul data-kept-list {@attach view.dragged} class="touch-pan-y">
-		{#each rows as { row, moments } (row.kept.id)}
-			<CareItem
-				{row}
-				{moments}
-				{view}
-				today={now}
-				mostTwist={most}
-				{write}
-				{onkey}
-				open={filter.thing !== null}
-			/>
+	<div data-kept-list {@attach view.dragged} class="touch-pan-y">
+		{#each groups as { id, heading, spoolId, rows: own } (id)}
+			<section aria-labelledby="reel-{id}" class="border-t-[3px] border-ink" data-reel={heading}>
+				<div class="flex flex-wrap items-center gap-x-5 gap-y-1 pt-2">
+					<h2 id="reel-{id}" class="figure text-[21px] leading-tight font-semibold">
+						{#if spoolId}<a class="hover:underline" href="/spool/{spoolId}">{heading}</a>{:else}{heading}{/if}
+					</h2>
+					<AllAtOnce rows={own.map(({ row }) => row)} of={heading} {write} />
+				</div>
+				<ul>
+					{#each own as { row, moments } (row.kept.id)}
+						<CareItem
+							{row}
+							{moments}
+							{view}
+							today={now}
+							mostTwist={most}
+							{write}
+							{onkey}
+							open={filter.thing !== null}
+						/>
+					{/each}
+				</ul>
+			</section>
 		{/each}
-	</ul>
+	</div>
 	{#if rows.length === 0}
 		<p class="mt-4 text-[17px]">
-			{filter.spool === null ? 'No line or backing matches these filters.' : 'Nothing is on this spool now.'}
+			{filter.spool === null
+				? 'No line or backing matches these filters.'
+				: 'Nothing is on these spools now.'}
 		</p>
 	{/if}
 	{#if care.matching > rows.length}

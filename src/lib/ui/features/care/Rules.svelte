@@ -103,7 +103,7 @@
 	}
 </script>
 
-<details class="mt-10 border-t-2 border-ink pt-3" data-rules>
+<details class="mt-5 border-t-2 border-ink pt-3 sm:mt-10" data-rules>
 	<summary class="cursor-pointer text-[19px] font-semibold">What falls due, and when</summary>
 	<p class="mt-1 max-w-[64ch] text-[15px] text-soft">
 		A job falls due after so many days, after so many days of fishing, or from so much twist, whichever comes

@@ -5,23 +5,24 @@
 	import { labelLayout } from './label-layout';
 	import SpoolLabel from './SpoolLabel.svelte';
 
-	/** A label to be printed true to size. */
+	/** Labels to be printed true to size, each on a page of its own. */
 	interface Props {
 		/** What it is for, in a title. */
 		name: string;
 		/** Where its code leads, in words. */
 		leads: string;
-		label: Label;
-		strands: readonly ThreadStrand[];
-		/** Whether a leader hangs on it. */
+		labels: readonly {
+			readonly label: Label;
+			readonly strands: readonly ThreadStrand[];
+			readonly address: string;
+		}[];
+		/** Whether a leader hangs on what they are for. */
 		leader?: boolean;
-		address: string;
 	}
-	let { name, leads, label, strands, leader = true, address }: Props = $props();
+	let { name, leads, labels, leader = true }: Props = $props();
 	type Slug = (typeof LABEL_SIZES)[number]['slug'];
 	let slug = $state<Slug>('usual');
 	const size = $derived(LABEL_SIZES.find((candidate) => candidate.slug === slug)!);
-	const layout = $derived(labelLayout(label, size, address));
 	const options = LABEL_SIZES.map(({ slug: value, widthMm, heightMm }) => ({
 		value,
 		label: `${widthMm} × ${heightMm} mm`
@@ -36,7 +37,9 @@
 
 <div class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8 print:p-0">
 	<div class="no-print">
-		<h1 class="text-[26px] leading-tight font-bold tracking-tight">Label for {name}</h1>
+		<h1 class="text-[26px] leading-tight font-bold tracking-tight">
+			{labels.length === 1 ? 'Label' : 'Labels'} for {name}
+		</h1>
 		<p class="mt-1 max-w-[60ch]">
 			Print at 100 %, without "fit to page". The code opens {leads} on any phone that reaches this server.
 		</p>
@@ -45,5 +48,9 @@
 			<button type="button" class="action" onclick={() => window.print()}>Print</button>
 		</div>
 	</div>
-	<div class="mt-6 print:mt-0"><SpoolLabel {layout} {strands} {leader} /></div>
+	{#each labels as { label, strands, address }, i (i)}
+		<div class="mt-6 break-after-page last:break-after-auto print:mt-0">
+			<SpoolLabel layout={labelLayout(label, size, address)} {strands} {leader} />
+		</div>
+	{/each}
 </div>

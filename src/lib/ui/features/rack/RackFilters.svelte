@@ -5,7 +5,14 @@
 	import Select from '../../primitives/Select.svelte';
 
 	/** Which spools are shown, and how. */
-	let { view, onchange }: { view: RackView; onchange: (part: Partial<RackView>) => void } = $props();
+	interface Props {
+		view: RackView;
+		onchange: (part: Partial<RackView>) => void;
+		/** Several spools are being chosen. */
+		choosing: boolean;
+		onchoosing: () => void;
+	}
+	let { view, onchange, choosing, onchoosing }: Props = $props();
 	const SHOWS = [
 		{ value: 'all', label: 'all spools' },
 		{ value: 'due', label: 'something is due' },
@@ -51,4 +58,7 @@
 	<div class="max-sm:col-span-2 sm:w-44">
 		<Segmented label="Shown as" options={LOOKS} value={view.as} onchange={(as) => onchange({ as })} />
 	</div>
+	<button type="button" class="action-quiet min-h-10" aria-pressed={choosing} onclick={onchoosing}
+		>{choosing ? 'Stop choosing' : 'Choose several'}</button
+	>
 </search>

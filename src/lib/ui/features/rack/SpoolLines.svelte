@@ -2,20 +2,33 @@
 	import { showDay } from '$lib/wording/dates';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
+	import Choice from './Choice.svelte';
 	import type { RackEntry } from './entry';
 
 	/** Spools as one line each, for those who have many. */
-	let { entries, due }: { entries: readonly RackEntry[]; due: Readonly<Record<string, number>> } = $props();
+	interface Props {
+		entries: readonly RackEntry[];
+		due: Readonly<Record<string, number>>;
+		/** Spools that are chosen, by id; undefined while nobody is choosing. */
+		chosen: ReadonlySet<string> | undefined;
+		onchoose: (id: string) => void;
+	}
+	let { entries, due, chosen, onchoose }: Props = $props();
 	const preferences = usePreferences();
 </script>
 
 <ul class="border-t-[3px] border-ink">
 	{#each entries as entry (entry.id)}
 		<li
-			class="grid items-center gap-x-5 border-b border-hair py-1.5 text-[15px] sm:grid-cols-[15rem_8rem_1fr_auto]"
+			class="relative grid items-center gap-x-5 border-b border-hair py-1.5 text-[15px] sm:grid-cols-[15rem_8rem_1fr_auto]"
 			data-spool={entry.name}
 			data-setup={entry.setupId}
 		>
+			{#if chosen}<Choice
+					name={entry.name}
+					on={chosen.has(entry.id)}
+					onclick={() => onchoose(entry.id)}
+				/>{/if}
 			<a class="figure font-semibold hover:underline" href={entry.href}>{entry.name}</a>
 			<span class="max-sm:hidden"
 				>{#if entry.strands}<ThreadRow strands={entry.strands} />{/if}</span

@@ -54,6 +54,8 @@ export interface RackEntry {
 		/** A plan that nobody wound yet, to be dropped. */
 		readonly planId?: string;
 	};
+	/** The winding that is on it. */
+	readonly windingId?: string;
 	/** Something that was wound: it can be swapped. */
 	readonly swaps: boolean;
 }
@@ -157,6 +159,7 @@ export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
 		...(setupId !== undefined && { setupId }),
 		...shown,
 		...(wound?.typed.who && { who: wound.typed.who }),
+		...(wound && { windingId: wound.id }),
 		swaps: wound !== undefined && still > 0,
 		...(job && { job })
 	};
