@@ -3,7 +3,7 @@ import { knotsOf } from './job';
 import type { Work } from './work';
 import { sentence, showDuration } from '$lib/wording/phrase';
 import type { SetupForm } from '$lib/setup/form';
-import { showLeader, showLong, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
+import { showLeader, showLong, showOnRule, showSmall, showTurns, type UnitSystem } from '$lib/wording/units';
 
 /** A job on one page: what goes on, how, and blanks for how it turned out. In words, for print and PDF alike. */
 export interface Sheet {
@@ -41,9 +41,9 @@ export function sheetOf(
 			['Wind with', `${job.hand} hand, ${job.cage} cage`],
 			[
 				'Stop at',
-				stopPart === undefined ? 'no backing' : `${showSmall(plan.stopDepthMm, units)} below the rim`
+				stopPart === undefined ? 'no backing' : `${showOnRule(plan.stopDepthMm, units)} below the rim`
 			],
-			['Gap to leave', showSmall(plan.gapMm, units)],
+			['Gap to leave', showOnRule(plan.gapMm, units)],
 			['Reel sits on', show('mount').toLowerCase()],
 			['Tension by', show('tension').toLowerCase()],
 			['Tags', show('tag').toLowerCase()],

@@ -3,7 +3,7 @@ export { all, fail, ok, under, within, type Issue, type IssueDetail, type Path, 
 export { keys } from './keys';
 export { fromGrams, fromMm, toGrams, toMm, type LengthUnit } from './units/units';
 export { parseLength, parseMass, withUnit } from './units/parse';
-export { formatLength, formatNumber, formatRange } from './units/format';
+export { formatFraction, formatLength, formatNumber, formatRange } from './units/format';
 export {
 	areaToRadius,
 	radiusAtVolume,

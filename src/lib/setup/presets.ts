@@ -1,7 +1,11 @@
 import type { Role } from '$lib/core';
+import { DEFAULT_UNITS, smallUnit, type UnitSystem } from '$lib/wording/units';
 import type { ComponentForm, FillForm, Made, SetupForm, SpoolForm } from './form';
 
 const WF5 = { taper: 'WF', number: 5, density: 'F' } as const;
+
+/** The gap that is left unless somebody says otherwise: 4 mm, or the mark of a rule nearest to it. */
+export const usualGap = (units: UnitSystem): string => (smallUnit(units) === 'in' ? '5/32 in' : '4 mm');
 
 /** A component as the editor adds it. */
 export function newComponent(id: string, role: Role, made: Made = usualMade(role)): ComponentForm {
@@ -69,7 +73,7 @@ export const NO_SPREADS: FillForm['spreads'] = {
 const backing = (): ComponentForm => ({ ...newComponent('backing', 'backing'), solve: true });
 
 /** A new set-up: an ordinary #5 on a spool nobody has described yet. */
-export const newSetup = (spool?: SpoolForm): SetupForm => ({
+export const newSetup = (spool?: SpoolForm, units: UnitSystem = DEFAULT_UNITS): SetupForm => ({
 	spool: spool ?? {
 		name: '',
 		hand: 'left',
@@ -90,7 +94,7 @@ export const newSetup = (spool?: SpoolForm): SetupForm => ({
 	fill: {
 		stack: [backing(), newComponent('line', 'line')],
 		swaps: [],
-		gap: '4 mm',
+		gap: usualGap(units),
 		winding: 'firm',
 		lay: '',
 		arborTurns: 2,

@@ -1,5 +1,5 @@
 import type { Phrase, Sentence, Step } from '$lib/core';
-import { showLeader, showLong, showSmall, showToCut, showTurns, type UnitSystem } from './units';
+import { showLeader, showLong, showOnRule, showToCut, showTurns, type UnitSystem } from './units';
 
 /** A piece of an instruction in the person's units. */
 export function phraseText(phrase: Phrase, units: UnitSystem): string {
@@ -7,7 +7,7 @@ export function phraseText(phrase: Phrase, units: UnitSystem): string {
 	if ('longMm' in phrase) return showLong(phrase.longMm, units);
 	if ('toCutMm' in phrase) return showToCut(phrase.toCutMm, units);
 	if ('leaderMm' in phrase) return showLeader(phrase.leaderMm, units);
-	if ('smallMm' in phrase) return showSmall(phrase.smallMm, units);
+	if ('smallMm' in phrase) return showOnRule(phrase.smallMm, units);
 	return showTurns(phrase.turns);
 }
 

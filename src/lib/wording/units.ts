@@ -1,4 +1,4 @@
-import { formatLength, formatNumber, formatRange, fromMm, type LengthUnit } from '$lib/core';
+import { formatFraction, formatLength, formatNumber, formatRange, fromMm, type LengthUnit } from '$lib/core';
 
 /** The two units a person reads: one for lengths that are bought, one for what a rule or calipers read. */
 export const UNIT_SYSTEMS = ['yd-mm', 'yd-in', 'm-mm'] as const;
@@ -27,6 +27,9 @@ export const usualBightMm = (units: UnitSystem): number => (longUnit(units) === 
 /** A line or backing length to the nearest yard or metre: nobody cuts finer. */
 export const showLong = (mm: number, units: UnitSystem): string => formatLength(mm, longUnit(units), 0);
 export const showSmall = (mm: number, units: UnitSystem): string => formatLength(mm, smallUnit(units));
+/** A measure that is read or marked with a rule: in inches with the fraction that stands on one, "0.53 in (17/32)". */
+export const showOnRule = (mm: number, units: UnitSystem): string =>
+	smallUnit(units) === 'mm' ? showSmall(mm, units) : `${showSmall(mm, units)} (${formatFraction(mm)})`;
 export const showLeader = (mm: number, units: UnitSystem): string => {
 	const unit = leaderUnit(units);
 	return formatLength(mm, unit, Number.isInteger(Math.round(fromMm(mm, unit) * 10) / 10) ? 0 : 1);
@@ -40,3 +43,7 @@ export const showSmallRange = (lowMm: number, highMm: number, units: UnitSystem)
 /** A length to cut: rounded up to a whole five of the unit. */
 export const showToCut = (mm: number, units: UnitSystem): string =>
 	`${Math.ceil(fromMm(mm, longUnit(units)) / 5) * 5} ${longUnit(units)}`;
+
+/** How thick a strand is: to a hundredth of a millimetre, or a thousandth of an inch. */
+export const showThickness = (mm: number, units: UnitSystem): string =>
+	formatLength(mm, smallUnit(units), smallUnit(units) === 'mm' ? 2 : 3);

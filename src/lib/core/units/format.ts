@@ -14,6 +14,23 @@ export function formatLength(valueMm: number, unit: LengthUnit, decimals = DECIM
 	return `${formatNumber(fromMm(valueMm, unit), decimals)} ${unit}`;
 }
 
+/** Parts of an inch that the finest marks of an ordinary rule stand for. */
+const PARTS_OF_AN_INCH = 32;
+
+/** A length in inches as a rule shows it, to the nearest 1/32: "17/32", "1 3/8", "2". */
+export function formatFraction(valueMm: number): string {
+	const parts = Math.round(fromMm(Math.abs(valueMm), 'in') * PARTS_OF_AN_INCH);
+	const [whole, rest] = [Math.floor(parts / PARTS_OF_AN_INCH), parts % PARTS_OF_AN_INCH];
+	// The marks of a rule halve again and again, so a fraction is shortened by twos.
+	let [above, below] = [rest, PARTS_OF_AN_INCH];
+	while (above > 0 && above % 2 === 0) [above, below] = [above / 2, below / 2];
+	const text = [
+		...(whole > 0 || above === 0 ? [String(whole)] : []),
+		...(above > 0 ? [`${above}/${below}`] : [])
+	].join(' ');
+	return valueMm < 0 && parts > 0 ? `−${text}` : text;
+}
+
 /** A range without its unit, as "10.6–12.2". */
 export function formatRange(
 	lowMm: number,

@@ -1,6 +1,6 @@
 import { unit as mathUnit } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { formatLength, formatNumber, formatRange } from './format';
+import { formatFraction, formatLength, formatNumber, formatRange } from './format';
 import { parseLength, parseMass, withUnit } from './parse';
 import { fromGrams, fromMm, toGrams, toMm } from './units';
 
@@ -98,6 +98,24 @@ describe('format', () => {
 		expect(formatLength(11.428, 'in')).toBe('0.45 in');
 		expect(formatLength(147_830, 'yd')).toBe('162 yd');
 		expect(formatRange(10.61, 12.19, 'mm')).toBe('10.6–12.2');
+	});
+	it.each([
+		[0, '0'],
+		[25.4 * (17 / 32), '17/32'],
+		[25.4 * 1.375, '1 3/8'],
+		[25.4 * 0.51, '1/2'],
+		[25.4 * 1.99, '2'],
+		[25.4 * 0.016, '1/32'],
+		[25.4 * 0.015, '0'],
+		[-25.4 / 4, '−1/4']
+	])('%d mm stand on a rule as %s', (mm, text) => {
+		expect(formatFraction(mm)).toBe(text);
+	});
+	it('what stands on a rule is read back within half a mark', () => {
+		for (let mm = 0.5; mm < 120; mm += 0.37) {
+			const read = parseLength(`${formatFraction(mm)} in`, 'mm');
+			expect(read.ok && Math.abs(read.value - mm)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+		}
 	});
 	it('has a true minus and no minus zero', () => {
 		expect(formatNumber(-1.25, 1)).toBe('−1.3');

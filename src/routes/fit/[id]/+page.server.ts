@@ -14,7 +14,7 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 		const asked = spoolId ?? likeId;
 		const spool = asked === null ? undefined : await loadSpool(asked);
 		if (asked !== null && !spool) error(404, "That spool isn't on the rack any more. Go back to the rack.");
-		const form = newSetup(spool?.form);
+		const form = newSetup(spool?.form, locals.units);
 		if (spool && spoolId === null)
 			form.spool = { ...spool.form, name: `${spool.form.name}, spare`.slice(0, 80) };
 		const know = SPOOL_WAYS.find((way) => way === url.searchParams.get('know'));

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { showSmall, type UnitSystem } from '$lib/wording/units';
+	import { showSmall, smallUnit, type UnitSystem } from '$lib/wording/units';
 	import { ROLE_NAMES } from '$lib/core';
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import Dimension from './Dimension.svelte';
@@ -144,8 +144,8 @@
 		<!-- diameter rule -->
 		{#if !layout.narrow}
 			<g>
-				<text class="quiet" x={ruleX - 22} y={y(spool.rimRadiusMm) - 9}>Ø mm</text>
-				{#each ruleTicks(spool) as { radiusMm, label } (radiusMm)}
+				<text class="quiet" x={ruleX - 22} y={y(spool.rimRadiusMm) - 9}>Ø {smallUnit(units)}</text>
+				{#each ruleTicks(spool, smallUnit(units)) as { radiusMm, label } (radiusMm)}
 					<path d="M{ruleX} {y(radiusMm)}h{label ? 11 : 6}" stroke="var(--soft)" />
 					{#if label}<text class="quiet" x={ruleX - 5} y={y(radiusMm) + 4} text-anchor="end">{label}</text
 						>{/if}

@@ -1,4 +1,4 @@
-import type { Range, Spool } from '$lib/core';
+import { formatFraction, toMm, type Range, type Spool } from '$lib/core';
 import type { Frame } from './dots';
 import { WALL_MM } from './metal';
 
@@ -53,10 +53,18 @@ export const gapBounds = (spool: Spool): Range => ({
 });
 
 /** Ticks of a diameter scale, one a millimetre of radius. */
-export function ruleTicks(spool: Spool): { radiusMm: number; label?: string }[] {
-	const from = Math.ceil(spool.arborRadiusMm);
-	return Array.from({ length: Math.floor(spool.rimRadiusMm) - from + 1 }, (_, i) => {
-		const radiusMm = from + i;
-		return radiusMm % 5 === 0 ? { radiusMm, label: String(2 * radiusMm) } : { radiusMm };
+export function ruleTicks(spool: Spool, unit: 'mm' | 'in'): { radiusMm: number; label?: string }[] {
+	const { stepMm, labelEvery } = RULES[unit];
+	const from = Math.ceil(spool.arborRadiusMm / stepMm);
+	return Array.from({ length: Math.floor(spool.rimRadiusMm / stepMm) - from + 1 }, (_, i) => {
+		const radiusMm = (from + i) * stepMm;
+		const label = unit === 'in' ? formatFraction(2 * radiusMm) : String(2 * radiusMm);
+		return (from + i) % labelEvery === 0 ? { radiusMm, label } : { radiusMm };
 	});
 }
+
+/** Marks of the diameter rule: every 2 mm with a number at each 10, or every 1/8 in with one at each 1/2. */
+const RULES = {
+	mm: { stepMm: 1, labelEvery: 5 },
+	in: { stepMm: toMm(1 / 16, 'in'), labelEvery: 4 }
+} as const;

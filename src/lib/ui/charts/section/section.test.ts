@@ -122,9 +122,15 @@ describe('the drawing', () => {
 	it('a gap can be dragged from the rim to the arbor', () => {
 		expect(gapBounds(straight)).toEqual({ low: 0, high: 22 });
 		expect(
-			ruleTicks(straight)
+			ruleTicks(straight, 'mm')
 				.filter(({ label }) => label)
 				.map(({ label }) => label)
 		).toEqual(['40', '50', '60', '70', '80']);
+		expect(ruleTicks(straight, 'in').flatMap(({ label }) => label ?? [])).toEqual([
+			'1 1/2',
+			'2',
+			'2 1/2',
+			'3'
+		]);
 	});
 });

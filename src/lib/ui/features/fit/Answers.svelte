@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatNumber, fromMm, ROLE_NAMES } from '$lib/core';
+	import { formatFraction, formatNumber, fromMm, ROLE_NAMES } from '$lib/core';
 	import {
 		longUnit,
 		showLong,
@@ -118,7 +118,8 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				below the <Word term="rim">rim</Word>, {showSmallRange(
+				{#if small === 'in'}{formatFraction(solved!.stopDepthMm)} on a rule,
+				{/if}below the <Word term="rim">rim</Word>, {showSmallRange(
 					ranges.stopDepthMm.low,
 					ranges.stopDepthMm.high,
 					units

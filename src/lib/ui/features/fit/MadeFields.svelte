@@ -3,7 +3,7 @@
 	import { HEAD_TABLE } from '$lib/setup/presets';
 	import { MAX_TAPER_ROWS } from '$lib/setup/limits';
 	import type { Made, SetupForm } from '$lib/setup/form';
-	import { longUnit, smallUnit } from '$lib/wording/units';
+	import { longUnit, smallUnit, showThickness } from '$lib/wording/units';
 	import type { Snippet } from 'svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -66,10 +66,7 @@
 		const found = made.way === 'material' ? findMaterial(made.material) : undefined;
 		return found?.ok ? found.value : undefined;
 	});
-	const catalogue = $derived.by(() => {
-		const mm = material?.diameterMm ?? 0;
-		return smallUnit(units) === 'mm' ? `${mm.toFixed(2)} mm` : `${(mm / 25.4).toFixed(3)} in`;
-	});
+	const catalogue = $derived(showThickness(material?.diameterMm ?? 0, units));
 	const density = $derived(
 		material?.density.gPerCm3 ?? (made.way === 'level' ? DENSITIES[made.density].gPerCm3 : 1)
 	);
@@ -221,8 +218,8 @@
 {/if}
 {#if made.way === 'material' || made.way === 'level'}
 	<p class="text-[13.5px] text-soft">
-		From a rule: <q>20 wraps in 11 mm</q>. From a scale: <q>2.1 g in 10 m</q>, at {density.toFixed(2)} g/cm³, an
-		assumption.
+		From a rule: <q>20 wraps in {smallUnit(units) === 'in' ? '7/16 in' : '11 mm'}</q>. From a scale:
+		<q>{longUnit(units) === 'yd' ? '32 gr in 11 yd' : '2.1 g in 10 m'}</q>, at {density.toFixed(2)} g/cm³, an assumption.
 	</p>
 {/if}
 {#if made.way !== 'table' && !solved}

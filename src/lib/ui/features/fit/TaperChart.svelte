@@ -11,7 +11,7 @@
 		totalLengthMm,
 		type LineSection
 	} from '$lib/core';
-	import { longUnit, type UnitSystem } from '$lib/wording/units';
+	import { longUnit, showThickness, type UnitSystem } from '$lib/wording/units';
 	import { taperOutline } from '../../charts/thread/profile';
 
 	/** Diameter over length, rear end left, and what the first 30 ft weigh against the standard. */
@@ -57,7 +57,7 @@
 			<text class="quiet" x={WIDTH} y="59" text-anchor="end">30 ft</text>
 		{/if}
 		<text class="quiet" x="0" y="59"
-			>{formatNumber(fromMm(lengthMm, long), 1)} {long}, up to {thickestMm.toFixed(2)} mm</text
+			>{formatNumber(fromMm(lengthMm, long), 1)} {long}, up to {showThickness(thickestMm, units)}</text
 		>
 	</svg>
 	<figcaption class="text-[13.5px] text-soft">

@@ -16,7 +16,7 @@
 		],
 		measured: [
 			'Measure across the rims, across the arbor and between the flanges.',
-			'Calipers are best, and a rule will do. Type what you read, "3 3/8 in" or "85 mm".'
+			'Calipers are best, and a rule will do. Type what you read: "3 3/8 in" or "85 mm", in any units.'
 		]
 	};
 	const NAMES: Record<string, string> = {

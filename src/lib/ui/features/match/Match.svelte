@@ -2,7 +2,7 @@
 	import { goto, afterNavigate } from '$app/navigation';
 	import { findMaterial, parseLength, usualBackingMm, WINDING_HANDS, type WindingHand } from '$lib/core';
 	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/setup/match';
-	import { newComponent, newSetup } from '$lib/setup/presets';
+	import { newComponent, newSetup, usualGap } from '$lib/setup/presets';
 	import type { ComponentForm, SpoolForm } from '$lib/setup/form';
 	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import Plus from '@lucide/svelte/icons/plus';
@@ -32,7 +32,8 @@
 
 	let material = $state('polyester-20');
 	let winding = $state<WindingHand>('firm');
-	let gap = $state('4 mm');
+	// svelte-ignore state_referenced_locally
+	let gap = $state(usualGap(units));
 	let extra = $state<ComponentForm[]>([]);
 	let adding = $state({ taper: 'WF', number: 6, density: 'F' } as const);
 	let ready = $state(false);

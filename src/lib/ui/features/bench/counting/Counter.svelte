@@ -5,8 +5,15 @@
 	import type { Run } from '../../../state/run.svelte';
 	import { isShortcut } from '../../../state/shortcuts';
 	import Segmented from '../../../primitives/Segmented.svelte';
-	import { ROLE_NAMES } from '$lib/core';
-	import { showLong, showRetrieve, showSmall, showSmallRange, showTurns } from '$lib/wording/units';
+	import { formatFraction, ROLE_NAMES } from '$lib/core';
+	import {
+		showLong,
+		showOnRule,
+		showRetrieve,
+		showSmall,
+		showSmallRange,
+		showTurns
+	} from '$lib/wording/units';
 	import type { WindingState } from '../winding.svelte';
 	import CounterWay from './CounterWay.svelte';
 	import LinkState from './LinkState.svelte';
@@ -88,7 +95,9 @@
 				<p class="figure text-[16px] text-soft">stop at this depth</p>
 				<p class="figure leading-none">
 					<span class="px-1 text-[112px] font-bold tracking-tighter marked" data-figure>{stopAmount}</span
-					><span class="ml-2 text-[36px] font-medium">{stopUnit}</span>
+					><span class="ml-2 text-[36px] font-medium"
+						>{stopUnit}{#if stopUnit === 'in'}, {formatFraction(winding.stopDepthMm)} on a rule{/if}</span
+					>
 				</p>
 			</div>
 		{:else}
@@ -112,7 +121,10 @@
 		<dl class="figure grid grid-cols-[auto_auto] gap-x-3 text-[19px] leading-snug">
 			{#if winding.toDepth}
 				<dt class="text-soft">Stop at</dt>
-				<dd><span class="px-1 font-semibold marked" data-stop>{stopDepth}</span> below the rim</dd>
+				<dd>
+					<span class="px-1 font-semibold marked" data-stop>{showOnRule(winding.stopDepthMm, units)}</span> below
+					the rim
+				</dd>
 			{/if}
 			<dt class="text-soft">Depth now</dt>
 			<dd data-depth>{showSmall(winding.depthMm, units)} below the rim</dd>

@@ -2,7 +2,7 @@
 	import { formatLength } from '$lib/core';
 	import { jobOf } from '$lib/bench/job';
 	import { shoppingOf } from '$lib/bench/shopping';
-	import { longUnit, showLong, showSmall, showToCut } from '$lib/wording/units';
+	import { longUnit, showLong, showOnRule, showToCut } from '$lib/wording/units';
 	import Download from '@lucide/svelte/icons/download';
 	import Printer from '@lucide/svelte/icons/printer';
 	import { download } from '../../../charts/export';
@@ -31,7 +31,7 @@
 	const retail = (mm: number): string => formatLength(mm, longUnit(units), 0);
 
 	const gauge = $derived(workout && !fit.stale ? gaugeOf(workout) : undefined);
-	const plan = $derived(gauge && gaugePlan(gauge, name, (mm) => showSmall(mm, units)));
+	const plan = $derived(gauge && gaugePlan(gauge, name, (mm) => showOnRule(mm, units)));
 	const svg = $derived(gauge && plan ? gaugeSvg(gauge, plan) : '');
 	const file = $derived(`${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}-gauge`);
 
