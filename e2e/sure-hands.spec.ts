@@ -188,7 +188,7 @@ test('a switch reel: its head by grains or by a two-handed class, never by the s
 	await measured(page, ['95 mm', '45 mm', '28 mm']);
 	await page.getByLabel('Begin with a stack').selectOption('Switch');
 	await more(page, 'head');
-	const editor = page.getByRole('region', { name: 'Stack' });
+	const editor = page.getByRole('region', { name: 'On the spool' });
 	await expect(editor.getByLabel('Known', { exact: true }).locator('option')).toHaveText([
 		'By weight',
 		'By table',

@@ -1,6 +1,6 @@
 /**
  * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; the plug pulled
- * sixty times. Ends with "all passed", or fails.
+ * sixty times; every page in both themes at three widths. Ends with "all passed", or fails.
  */
 import { spawnSync } from 'node:child_process';
 import { build, install, root } from './bootstrap.mjs';
@@ -10,7 +10,8 @@ build();
 const env = { ...process.env, WENDLE_LONG: '1' };
 const CHECKS = [
 	['vitest', 'run', '--testTimeout=1800000', 'src/lib/server/services/accepted.property.test.ts'],
-	['playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts']
+	['playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts'],
+	['playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts']
 ];
 let failed = 0;
 for (const args of CHECKS) {

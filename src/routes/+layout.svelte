@@ -3,6 +3,7 @@
 	import { page } from '$app/state';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import SampleBar from '$lib/ui/features/SampleBar.svelte';
+	import { DESCRIPTIONS } from '$lib/ui/state/descriptions';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
 	import { isShortcut, isUndo } from '$lib/ui/state/shortcuts';
@@ -53,6 +54,12 @@
 	};
 </script>
 
+<svelte:head>
+	<meta
+		name="description"
+		content={DESCRIPTIONS[page.route.id ?? ''] ?? 'The bench companion for setting up fly and spey reels.'}
+	/>
+</svelte:head>
 <svelte:document onvisibilitychange={lookAtTheDay} />
 <svelte:window
 	onkeydown={(event) => {

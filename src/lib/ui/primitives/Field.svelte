@@ -30,7 +30,7 @@
 </script>
 
 <div class={inline ? 'inline' : 'min-w-0'}>
-	<label for={id} class={inline ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
+	{#if !inline}<label for={id} class="block text-[13px] text-soft">{label}</label>{/if}
 	<div
 		class="items-baseline border-b-[1.5px] {inline ? 'inline-flex gap-1' : 'flex gap-2 py-0.5'} {shownError
 			? 'border-warn'
@@ -39,6 +39,7 @@
 		<input
 			{id}
 			{value}
+			aria-label={inline ? label : undefined}
 			autocomplete="off"
 			spellcheck="false"
 			size={inline ? Math.max(value.length, rest.placeholder?.length ?? 0, 2) : undefined}

@@ -16,10 +16,11 @@
 </script>
 
 <div class={inline ? 'inline' : 'min-w-0'}>
-	<label for={id} class={quiet || inline ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
+	{#if !quiet && !inline}<label for={id} class="block text-[13px] text-soft">{label}</label>{/if}
 	<select
 		{id}
 		{value}
+		aria-label={quiet || inline ? label : undefined}
 		class="rounded-none border-b-[1.5px] border-ink bg-transparent font-medium {inline
 			? 'field-sizing-content max-w-full'
 			: 'h-[2.02rem] w-full py-1 text-[15.5px]'}"

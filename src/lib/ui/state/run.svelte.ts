@@ -1,3 +1,4 @@
+import { browser } from '$app/environment';
 import { runState, undoOf, type LogEntry, type RunEvent } from '$lib/core';
 import type { RunEvents } from '$lib/bench/run';
 import { v4 as uuid } from 'uuid';
@@ -64,7 +65,8 @@ export class Run {
 		this.#setupId = setupId;
 		this.#job = job;
 		this.#key = job === 'wind' ? setupId : `${setupId}/${job}`;
-		this.ready = this.#open(serverRun);
+		// The server draws the page as the run begins, so that nothing moves when the browser opens it.
+		this.ready = browser ? this.#open(serverRun) : Promise.resolve();
 	}
 
 	async #open(serverRun: string | undefined): Promise<void> {

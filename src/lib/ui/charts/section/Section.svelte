@@ -8,6 +8,7 @@
 	import Metal from './Metal.svelte';
 	import { layerPath } from './metal';
 	import { plannedLayers, ROLE_COLOURS, ROLE_TEXT } from './layers';
+	import { risingLayers } from './rising';
 	import Wraps from './Wraps.svelte';
 
 	interface Props {
@@ -20,8 +21,12 @@
 	}
 	let { workout, units, maxHeight, ongap, svg = $bindable() }: Props = $props();
 	const id = $props.id();
+	const rising = risingLayers();
 
-	let width = $state(640);
+	/** Px; the page that the server makes is drawn for a wide screen, and keeps the room that a phone's drawing takes. */
+	let measured = $state<number>();
+	const [WIDE, PHONE] = [640, 356];
+	const width = $derived(measured ?? WIDE);
 	const spool = $derived(workout.known.spool);
 	const layout = $derived(sectionLayout(spool, width, maxHeight));
 	const { y } = $derived(layout);
@@ -74,7 +79,11 @@
 	);
 </script>
 
-<div bind:clientWidth={width}>
+<div
+	bind:clientWidth={measured}
+	class={measured === undefined ? 'max-sm:h-(--phone) max-sm:overflow-hidden' : ''}
+	style={measured === undefined ? `--phone: ${sectionLayout(spool, PHONE, maxHeight).height}px` : undefined}
+>
 	<svg
 		bind:this={svg}
 		viewBox="0 0 {width} {layout.height}"
@@ -86,7 +95,7 @@
 	>
 		<Metal {spool} frame={layout} />
 		{#each wound as { key, layer, colour, coated } (key)}
-			<Wraps {spool} {layer} {colour} {coated} frame={layout} />
+			<g {@attach rising(key, layer)}><Wraps {spool} {layer} {colour} {coated} frame={layout} /></g>
 		{/each}
 
 		{#each bands as band (band.key)}

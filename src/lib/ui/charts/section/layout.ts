@@ -58,7 +58,7 @@ export function ruleTicks(spool: Spool, unit: 'mm' | 'in'): { radiusMm: number; 
 	const from = Math.ceil(spool.arborRadiusMm / stepMm);
 	return Array.from({ length: Math.floor(spool.rimRadiusMm / stepMm) - from + 1 }, (_, i) => {
 		const radiusMm = (from + i) * stepMm;
-		const label = unit === 'in' ? formatFraction(2 * radiusMm) : String(2 * radiusMm);
+		const label = unit === 'in' ? formatFraction(2 * radiusMm).replace(/ ?1\/2$/, '½') : String(2 * radiusMm);
 		return (from + i) % labelEvery === 0 ? { radiusMm, label } : { radiusMm };
 	});
 }

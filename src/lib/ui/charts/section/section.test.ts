@@ -126,11 +126,6 @@ describe('the drawing', () => {
 				.filter(({ label }) => label)
 				.map(({ label }) => label)
 		).toEqual(['40', '50', '60', '70', '80']);
-		expect(ruleTicks(straight, 'in').flatMap(({ label }) => label ?? [])).toEqual([
-			'1 1/2',
-			'2',
-			'2 1/2',
-			'3'
-		]);
+		expect(ruleTicks(straight, 'in').flatMap(({ label }) => label ?? [])).toEqual(['1½', '2', '2½', '3']);
 	});
 });

@@ -135,7 +135,7 @@
 				<path d={bars.salt} fill="var(--tip)" />
 				<path d={marks.d} fill="var(--paper)" stroke="var(--ink)" stroke-width="1.4" data-signs />
 				{#each marks.counts as { x: left, count } (left)}
-					<text x={left + 5} y={markY - 3} font-size="10.5" class="figure" fill="var(--ink)">{count}</text>
+					<text x={left + 5} y={markY - 3} font-size="11" class="figure" fill="var(--ink)">{count}</text>
 				{/each}
 				<line x1={now} x2={now} y2={floor} stroke="var(--ink)" stroke-width="1.25" />
 				{#each next as { job, at: left }, i (i)}

@@ -14,32 +14,27 @@
 	const id = $props.id();
 </script>
 
-<svg
-	viewBox="0 0 {WIDTH} {HEIGHT + 16}"
-	class="block w-full"
-	role="img"
-	aria-label={label}
-	data-turns={striped.turns.toFixed(3)}
->
-	<clipPath id="{id}-off"><rect width={WIDTH * off} height={HEIGHT} /></clipPath>
-	<g clip-path="url(#{id}-off)">
-		<rect y="2" width={WIDTH} height={HEIGHT - 4} fill="var(--line)" />
-		<g transform="translate(0 2)" fill="none" stroke="var(--ink)" stroke-width="3.2">
-			{#each striped.stripes as stripe, i (i)}<path d={stripe} />{/each}
-		</g>
-		<path d="M0 2H{WIDTH}M0 {HEIGHT - 2}H{WIDTH}" stroke="var(--ink)" stroke-width="1.4" />
-	</g>
-	<g stroke="var(--soft)" fill="none">
-		<path d="M0.5 {HEIGHT + 3}v8M{WIDTH - 0.5} {HEIGHT + 3}v8M0 {HEIGHT + 7}H{WIDTH}" />
-	</g>
-	<text
-		x={WIDTH / 2}
-		y={HEIGHT + 11}
-		text-anchor="middle"
-		font-size="11"
-		fill="var(--soft)"
-		stroke="var(--ground)"
-		stroke-width="6"
-		paint-order="stroke">1 m</text
+<div class="relative">
+	<svg
+		viewBox="0 0 {WIDTH} {HEIGHT + 16}"
+		class="block w-full"
+		role="img"
+		aria-label={label}
+		data-turns={striped.turns.toFixed(3)}
 	>
-</svg>
+		<clipPath id="{id}-off"><rect width={WIDTH * off} height={HEIGHT} /></clipPath>
+		<g clip-path="url(#{id}-off)">
+			<rect y="2" width={WIDTH} height={HEIGHT - 4} fill="var(--line)" />
+			<g transform="translate(0 2)" fill="none" stroke="var(--ink)" stroke-width="3.2">
+				{#each striped.stripes as stripe, i (i)}<path d={stripe} />{/each}
+			</g>
+			<path d="M0 2H{WIDTH}M0 {HEIGHT - 2}H{WIDTH}" stroke="var(--ink)" stroke-width="1.4" />
+		</g>
+		<g stroke="var(--soft)" fill="none">
+			<path d="M0.5 {HEIGHT + 3}v8M{WIDTH - 0.5} {HEIGHT + 3}v8M0 {HEIGHT + 7}H{WIDTH}" />
+		</g>
+	</svg>
+	<span class="absolute inset-x-0 -bottom-1 text-center text-[11px] leading-none text-soft" aria-hidden="true"
+		><span class="bg-ground px-1.5">1 m</span></span
+	>
+</div>

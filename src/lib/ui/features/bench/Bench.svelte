@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { browser } from '$app/environment';
 	import { afterNavigate, invalidate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
 	import { behindFirst, type Tempo } from '$lib/core';
@@ -64,9 +63,9 @@
 
 	// The bench is made anew for another set-up, or another job.
 	// svelte-ignore state_referenced_locally
-	const run = browser ? new Run(setup.id, jobText(doing), begun?.id) : undefined;
+	const run = new Run(setup.id, jobText(doing), begun?.id);
 	/** What is read on the way moves the stop, and with it what the steps say. */
-	const moved = $derived(run && workout.stopIndex >= 0 ? stopNow(run.state, workout) : undefined);
+	const moved = $derived(workout.stopIndex >= 0 ? stopNow(run.state, workout) : undefined);
 	const job = $derived(jobOf(setup.form, workout, preferences.schools, moved));
 	/** A reverse fill puts everything on back to front first: a set-up of its own. */
 	const first = $derived(firstFillOf(setup.form, workout, doing, preferences.units, preferences.schools));
@@ -80,20 +79,16 @@
 	const index = $derived(step?.kind === 'wind' ? lying.parts.findIndex(({ id }) => id === step.part) : -1);
 	/** The strand that is wound; at the gap step, the outermost strand. */
 	const windingAt = $derived(step?.kind === 'gap' ? workout.parts.length - 1 : Math.max(index, 0));
-	const winding =
-		run &&
-		new WindingState(
-			run,
-			() => lying,
-			() => windingAt
-		);
-	const link =
-		run &&
-		new CounterLink(
-			run,
-			() => (step?.kind === 'wind' ? step.part : undefined),
-			() => (hands.get('counterCounts') === 'spool' ? 1 : workout.gear)
-		);
+	const winding = new WindingState(
+		run,
+		() => lying,
+		() => windingAt
+	);
+	const link = new CounterLink(
+		run,
+		() => (step?.kind === 'wind' ? step.part : undefined),
+		() => (hands.get('counterCounts') === 'spool' ? 1 : workout.gear)
+	);
 
 	let ready = $state(false);
 	let trouble = $state(false);
@@ -105,23 +100,23 @@
 	});
 	onMount(() => {
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
-		if (hands.get('counterOn')) link?.connect(hands.get('counterUrl'));
+		if (hands.get('counterOn')) link.connect(hands.get('counterUrl'));
 		return close;
 	});
-	onDestroy(() => link?.disconnect());
+	onDestroy(() => link.disconnect());
 	$effect(() =>
 		providePageUndo({
 			last: () => {
-				const last = run?.state.undoable;
+				const last = run.state.undoable;
 				return last && { said: 'the last thing at the bench', at: last.events.at(-1)!.at };
 			},
-			undo: () => void run?.undo()
+			undo: () => void run.undo()
 		})
 	);
-	if (run) saveBeforeLeaving(run);
+	saveBeforeLeaving(run);
 
 	$effect(() => {
-		if (run?.loaded) untrack(() => bench.catchUp());
+		if (run.loaded) untrack(() => bench.catchUp());
 	});
 	// What another window does is followed: a step done there, or a way back taken, shows here.
 	let seen: { done: boolean; id: string | undefined; remedies: number } | undefined;
@@ -130,11 +125,11 @@
 		const now = {
 			id,
 			done: id !== undefined && bench.done.has(id),
-			remedies: run?.state.remedies.length ?? 0
+			remedies: run.state.remedies.length
 		};
 		const before = seen;
 		seen = now;
-		if (!before || !run?.loaded) return;
+		if (!before || !run.loaded) return;
 		if (now.remedies > before.remedies) untrack(() => bench.goTo(run.state.remedies.at(-1)!.back));
 		else if (now.id === before.id && now.done && !before.done) untrack(() => bench.go(bench.at + 1));
 	});
@@ -142,7 +137,7 @@
 	/** A reel that stands wound is taken up where its trouble shows: everything before is done, and its turns are on. */
 	async function beginAt(remedy: StandingRemedy): Promise<void> {
 		const standing = standingOf(remedy, bench.steps, workout, records[0]);
-		if (!run || !standing) return;
+		if (!standing) return;
 		await run.ready;
 		if (run.id !== undefined) return;
 		await run.add(
@@ -162,7 +157,7 @@
 
 	/** A new step is read from its top: by eye, by screen reader, and aloud where that is switched on. */
 	async function show(change: () => void): Promise<void> {
-		link?.write();
+		link.write();
 		change();
 		trouble = false;
 		await tick();
@@ -215,7 +210,7 @@
 	}
 
 	async function over(): Promise<void> {
-		await run?.end();
+		await run.end();
 		hands.jobEnded();
 	}
 	async function recorded(record: string): Promise<void> {
@@ -235,7 +230,7 @@
 	const parts = $derived([...workout.parts, ...(first?.workout.parts ?? [])]);
 	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
 	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
-	const topDepthMm = $derived(run?.state.depths.get(topPart)?.depthMm);
+	const topDepthMm = $derived(run.state.depths.get(topPart)?.depthMm);
 </script>
 
 <svelte:window {onkeydown} />
@@ -246,7 +241,7 @@
 		: 'lg:grid-cols-[280px_minmax(0,1fr)]'}"
 	data-ready={ready || undefined}
 	data-whole={hands.whole || undefined}
-	data-counter-shows={link?.total}
+	data-counter-shows={link.total}
 	onclick={release}
 >
 	<div
@@ -261,7 +256,7 @@
 			<span data-time-left
 				>{bench.secondsLeft > 0 ? `about ${showDuration(bench.secondsLeft)} left` : 'all steps done'}</span
 			>
-			{#if run}<SyncNote {run} />{/if}
+			<SyncNote {run} />
 		</p>
 		{#if jobTitle(doing)}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
 				{jobTitle(doing)}
@@ -284,17 +279,22 @@
 		{/if}
 		{#if step}
 			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
-				<StepReading {bench} {step} {run} {winding} {link} workout={lying} tools={work.tools} {coilName} />
+				<StepReading
+					{bench}
+					{step}
+					{run}
+					{winding}
+					{link}
+					workout={lying}
+					tools={work.tools}
+					hand={job.hand}
+					{coilName}
+				/>
 			</StepCard>
-			{#if run}<Notes {bench} {run} {parts} gear={workout.gear} />{/if}
+			<Notes {bench} {run} {parts} gear={workout.gear} />
 			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
 		{:else if doing.kind !== 'wind' && doing.kind !== 'swap' && doing.kind !== 'reverse'}
-			<EndCard
-				kind={doing.kind}
-				run={() => run?.id}
-				before={async () => (await run?.flush()) ?? true}
-				onended={ended}
-			/>
+			<EndCard kind={doing.kind} run={() => run.id} before={() => run.flush()} onended={ended} />
 		{:else}
 			<WindingCard
 				setupId={setup.id}
@@ -302,16 +302,16 @@
 				{doing}
 				plan={jobOf(setup.form, workout, preferences.schools).plan}
 				elsewhere={wound}
-				run={() => run?.id}
+				run={() => run.id}
 				counted={{
-					turns: (run?.state.turns.get(stopPart) ?? 0) / workout.gear,
-					depthMm: run?.state.depths.get(stopPart)?.depthMm,
+					turns: (run.state.turns.get(stopPart) ?? 0) / workout.gear,
+					depthMm: run.state.depths.get(stopPart)?.depthMm,
 					gapMm:
 						topDepthMm === undefined
 							? undefined
 							: topDepthMm + workout.known.spool.gapFromRadiusMm - workout.known.spool.rimRadiusMm
 				}}
-				before={async () => (await run?.flush()) ?? true}
+				before={() => run.flush()}
 				{winder}
 				{winders}
 				onrecorded={recorded}

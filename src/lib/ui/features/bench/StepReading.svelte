@@ -16,30 +16,31 @@
 	interface Props {
 		bench: BenchState;
 		step: Step;
-		/** None before the page runs in a browser. */
-		run: Run | undefined;
-		winding: WindingState | undefined;
-		link: CounterLink | undefined;
+		run: Run;
+		winding: WindingState;
+		link: CounterLink;
 		workout: Workout;
 		tools: readonly Tool[];
+		/** The hand that winds. */
+		hand: 'left' | 'right';
 		/** What a coil is called when nobody says otherwise. */
 		coilName: (part: string) => string;
 	}
-	let { bench, step, run, winding, link, workout, tools, coilName }: Props = $props();
+	let { bench, step, run, winding, link, workout, tools, hand, coilName }: Props = $props();
 </script>
 
 {#if step.kind === 'tools'}
-	<ToolList {tools} here={bench.tools} ontick={(tool, here) => void run?.add({ kind: 'tool', tool, here })} />
-{:else if run && winding && link && step.kind === 'wind'}
-	<Counter {run} {winding} {link} />
-{:else if run && winding && step.kind === 'gap'}
+	<ToolList {tools} here={bench.tools} ontick={(tool, here) => void run.add({ kind: 'tool', tool, here })} />
+{:else if step.kind === 'wind'}
+	<Counter {run} {winding} {link} {hand} />
+{:else if step.kind === 'gap'}
 	<GapReading {run} {winding} wantedMm={workout.fit.gapMm} />
-{:else if run && step.kind === 'tie'}
+{:else if step.kind === 'tie'}
 	{#key step.id}
 		<CoilLabel {run} part={step.part!} usual={coilName(step.part!)} />
 	{/key}
-{:else if run && step.kind === 'tug'}
+{:else if step.kind === 'tug'}
 	<TugResult {run} />
-{:else if run && step.kind === 'loop-test'}
+{:else if step.kind === 'loop-test'}
 	<LoopReading {run} />
 {/if}

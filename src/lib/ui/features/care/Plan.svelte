@@ -98,9 +98,9 @@
 		>
 	{/if}
 </p>
-{#snippet list(what: readonly PlanItem[])}
+{#snippet list(what: readonly PlanItem[], level: 'h2' | 'h3')}
 	{#each places(what) as [place, on] (place)}
-		<h3 class="mt-3 text-[16px] font-semibold">{place}</h3>
+		<svelte:element this={level} class="mt-3 text-[16px] font-semibold">{place}</svelte:element>
 		<ul>
 			{#each on as { thing, job, minutes: takes, overdue, expectedOn }, i (i)}
 				{@const one = byId.get(thing)}
@@ -140,7 +140,7 @@
 					<span class="figure font-normal">{takes} min</span>
 				</h2>
 			{/if}
-			{@render list(sitting)}
+			{@render list(sitting, week ? 'h3' : 'h2')}
 		</section>
 	{/if}
 {/each}
@@ -149,6 +149,6 @@
 		<h2 class="text-[19px] font-semibold text-warn">
 			There is no time for these. Allow more minutes a day, or more days
 		</h2>
-		{@render list(planned.over)}
+		{@render list(planned.over, 'h3')}
 	</section>
 {/if}

@@ -118,12 +118,11 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				{#if small === 'in'}{formatFraction(solved!.stopDepthMm)} on a rule,
-				{/if}below the <Word term="rim">rim</Word>, {showSmallRange(
-					ranges.stopDepthMm.low,
-					ranges.stopDepthMm.high,
-					units
-				)}, with any <Word term="backing">backing</Word>
+				{small === 'in' ? `${formatFraction(solved!.stopDepthMm)} on a rule, ` : ''}below the <Word term="rim"
+					>rim</Word
+				>, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, with any <Word
+					term="backing">backing</Word
+				>
 			{:else}
 				the line alone fills this spool past the gap you want
 			{/if}

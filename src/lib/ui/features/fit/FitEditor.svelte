@@ -166,12 +166,10 @@
 	>
 		<div bind:this={editor} class="space-y-4 pt-4 lg:row-span-2">
 			<section class="space-y-2.5" aria-label="Spool" data-part="spool">
-				<h2 class="flex items-baseline justify-between text-[15px] font-semibold">
-					Spool
-					<a href="/help/words" class="text-[13px] font-normal text-soft underline"
-						>What do these words mean?</a
-					>
-				</h2>
+				<div class="flex items-baseline justify-between">
+					<h2 class="text-[15px] font-semibold">Spool</h2>
+					<a href="/help/words" class="text-[13px] text-soft underline">What do these words mean?</a>
+				</div>
 				<SpoolFields {fit} />
 			</section>
 			<StackFields {fit} />

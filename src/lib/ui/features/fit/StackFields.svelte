@@ -32,7 +32,7 @@
 	}
 </script>
 
-<section class="space-y-2.5" aria-label="Stack" data-part="stack">
+<section class="space-y-2.5" aria-label="On the spool" data-part="stack">
 	<div class="flex items-end gap-2">
 		<h2 class="flex-1 text-[15px] font-semibold whitespace-nowrap">On the spool</h2>
 		<div class="w-[6.9rem]">

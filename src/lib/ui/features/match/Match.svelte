@@ -71,8 +71,9 @@
 	let sort = $state<{ by: 'rack' | 'name' | number; down: boolean }>({ by: 'rack', down: false });
 	const rows = $derived.by(() => {
 		const { value } = aside;
-		if (!value || value.length !== known.length) return [];
-		const all = known.map((spool, i) => ({ spool, cells: value[i]! }));
+		// Until the answers come each spool has its row, so that nothing moves when they do.
+		const come = value?.length === known.length ? value : undefined;
+		const all = known.map((spool, i) => ({ spool, cells: come?.[i] ?? [] }));
 		const { by, down } = sort;
 		if (by === 'rack') return all;
 		const key = (row: (typeof all)[number]): number => {
@@ -184,12 +185,11 @@
 		</p>
 	{:else}
 		<p class="mt-3 text-[13.5px] text-soft" role="status">
-			{#if aside.running}
-				{aside.progress} of {known.length} spools
-			{:else}
-				Each cell says how much backing goes under that line, and the gap where it isn't the one you want.
-				Press a cell to make a set-up, or a column's name to sort by it.
-			{/if}
+			Each cell says how much backing goes under that line, and the gap where it isn't the one you want. Press
+			a cell to make a set-up, or a column's name to sort by it.
+			{#if aside.running && aside.progress > 0}<span class="figure"
+					>{aside.progress} of {known.length} spools</span
+				>{/if}
 		</p>
 		<ul
 			class="figure mt-2 flex flex-wrap gap-x-5 gap-y-1 text-[13.5px] text-soft"
@@ -234,7 +234,7 @@
 									{#if cell}
 										<button
 											type="button"
-											class="block w-full px-3 py-1 text-right whitespace-nowrap hover:bg-paper"
+											class="block h-11 w-full min-w-22 px-3 text-right leading-tight whitespace-nowrap hover:bg-paper"
 											aria-label="{line.label} on {spool.name}: {cell.fits
 												? `${showLong(cell.backingMm, units)} of backing, ${isLittle(cell, line) ? 'less than is usual' : 'enough'}${best[j] === spool.id ? ', suits it best' : ''}`
 												: `too big, gap ${showSmall(cell.gapMm, units)}`}. Make a set-up"
@@ -254,7 +254,7 @@
 											{/if}
 										</button>
 									{:else}
-										<span class="block px-3 py-1 text-right text-soft">–</span>
+										<span class="block h-11 min-w-22 px-3 py-2.5 text-right text-soft">–</span>
 									{/if}
 								</td>
 							{/each}

@@ -40,7 +40,7 @@
 	<table class="figure mt-[3mm] w-full border-collapse text-left">
 		<thead>
 			<tr
-				>{#each HEADS as head (head)}<th class="pb-[0.5mm] text-[2.8mm] font-normal text-soft">{head}</th
+				>{#each HEADS as head (head)}<th class="pb-[0.5mm] text-[2.95mm] font-normal text-soft">{head}</th
 					>{/each}</tr
 			>
 		</thead>
@@ -54,7 +54,7 @@
 		</tbody>
 	</table>
 	<h2 class="figure mt-[3mm] font-bold">Laid out</h2>
-	<ul class="mt-[1mm] columns-3 gap-[4mm] text-[2.9mm]">
+	<ul class="mt-[1mm] columns-3 gap-[4mm] text-[2.95mm]">
 		{#each sheet.tools as name, i (i)}
 			<li class="flex items-baseline gap-[1.5mm]"><span class="box"></span>{name}</li>
 		{/each}
@@ -63,16 +63,16 @@
 	<ol class="mt-[1mm]">
 		{#each sheet.steps as { title, right }, i (i)}
 			<li class="grid grid-cols-[4mm_74mm_1fr] items-baseline border-b border-hair py-[0.5mm]">
-				<span class="box"></span><span class="font-bold">{title}</span><span class="text-[2.8mm]"
+				<span class="box"></span><span class="font-bold">{title}</span><span class="text-[2.95mm]"
 					>{right}</span
 				>
 			</li>
 		{/each}
 	</ol>
-	<ul class="mt-[2mm] text-[2.7mm]">
+	<ul class="mt-[2mm] text-[2.95mm]">
 		{#each sheet.cautions as caution (caution)}<li>! {caution}</li>{/each}
 	</ul>
-	<dl class="mt-[9mm] flex gap-[4mm] text-[2.7mm]">
+	<dl class="mt-[9mm] flex gap-[4mm] text-[2.95mm]">
 		{#each sheet.blanks as name (name)}
 			<div class="flex-1 border-t border-ink pt-[0.5mm]"><dt>{name}</dt></div>
 		{/each}

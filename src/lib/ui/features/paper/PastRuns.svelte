@@ -60,8 +60,8 @@
 							{/each}
 						</div>
 						<p class="no-print mt-2 flex flex-wrap gap-x-4">
-							<a class="underline" href="/label/{id}">Print its label</a>
-							<button type="button" class="underline" onclick={() => ontakeback(id)}>Undo this winding</button
+							<a class="inline-flex min-h-6 items-center underline" href="/label/{id}">Print its label</a>
+							<button type="button" class="min-h-6 underline" onclick={() => ontakeback(id)}>Undo this winding</button
 							>
 						</p>
 					</td>

@@ -25,14 +25,16 @@
 	import Surprise from '../Surprise.svelte';
 	import TapWay from './TapWay.svelte';
 	import Traverse from './Traverse.svelte';
+	import TurningSpool from './TurningSpool.svelte';
 
 	/** Counts the turns of one part: how many are on, how many are left, how deep it should stand, where it should lie. */
 	interface Props {
 		run: Run;
 		winding: WindingState;
 		link: CounterLink;
+		hand: 'left' | 'right';
 	}
-	let { run, winding, link }: Props = $props();
+	let { run, winding, link, hand }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 	const hands = useHandsBusy();
@@ -117,6 +119,9 @@
 					{winding.placed ? showTurns(winding.turns) : '?'}
 				</p>
 			</div>
+		{/if}
+		{#if winding.placed}
+			<div class="self-center max-xl:hidden"><TurningSpool turns={winding.turns} {hand} /></div>
 		{/if}
 		<dl class="figure grid grid-cols-[auto_auto] gap-x-3 text-[19px] leading-snug">
 			{#if winding.toDepth}
