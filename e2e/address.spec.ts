@@ -78,3 +78,17 @@ test('a notice is shown although what shows notices never came', async ({ page, 
 	await expect(page.getByText("The server doesn't answer")).toHaveCount(0);
 	await demo.start();
 });
+
+test('while the server is away every page stays, and says so', async ({ page, demo }) => {
+	await open(page, `${demo.url}/learnt`);
+	const title = page.getByRole('heading', { name: 'What Wendle has learnt' });
+	await demo.stop();
+	for (const place of ['Rack', 'Fit', 'Bench', 'Knots', 'Twist', 'Care', 'Match', 'Help']) {
+		await page.getByRole('link', { name: place, exact: true }).click();
+		await expect(page.getByText("The server doesn't answer, so this page stays open.")).toBeVisible();
+		await expect(title).toBeVisible();
+	}
+	await demo.start();
+	await page.getByRole('link', { name: 'Care', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Care', exact: true })).toBeVisible();
+});

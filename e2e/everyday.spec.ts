@@ -107,11 +107,13 @@ test('the thread opens the editor of what is clicked', async ({ page, demo }) =>
 	await page.getByRole('button', { name: 'Edit the leader' }).click();
 	await expect(page.getByRole('textbox', { name: 'Leader' })).toBeFocused();
 	await page.getByRole('button', { name: 'Edit the Braided polyester, 20 lb' }).click();
-	await expect(page.getByRole('region', { name: 'On the spool' }).getByLabel('Part', { exact: true })).toHaveValue(
-		'backing'
-	);
+	await expect(
+		page.getByRole('region', { name: 'On the spool' }).getByLabel('Part', { exact: true })
+	).toHaveValue('backing');
 	await page.getByRole('button', { name: 'Edit the Weight-forward 6, floating' }).click();
-	await expect(page.getByRole('region', { name: 'On the spool' }).getByLabel('Part', { exact: true })).toBeFocused();
+	await expect(
+		page.getByRole('region', { name: 'On the spool' }).getByLabel('Part', { exact: true })
+	).toBeFocused();
 });
 
 test('several figures from the box, one of them odd', async ({ page }) => {

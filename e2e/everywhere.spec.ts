@@ -104,6 +104,20 @@ test('every page says what it is for', () => {
 	expect(new Set(texts).size).toBe(texts.length);
 });
 
+test('pages and answers come compressed to whoever takes that, and whole to everyone', async ({ demo }) => {
+	const get = async (path: string, encoding: string) => {
+		const reply = await fetch(demo.url + path, { headers: { 'accept-encoding': encoding } });
+		return { packed: reply.headers.get('content-encoding'), text: await reply.text() };
+	};
+	for (const path of ['/', '/api/openapi.json', '/calendar.ics']) {
+		const [packed, plain] = [await get(path, 'gzip, br'), await get(path, 'identity')];
+		expect(packed.packed, path).toBe('gzip');
+		expect(plain.packed, path).toBeNull();
+		if (path !== '/') expect(packed.text).toBe(plain.text);
+		else expect(packed.text).toContain('Beck reel, grayling');
+	}
+});
+
 test('no page has a barrier, a sideways scroll, a jump or small print', async ({ page, context, demo }) => {
 	test.setTimeout(LONG ? 1_800_000 : 180_000);
 	const at = await addresses(page, demo.url);

@@ -14,6 +14,7 @@ import { gzipSync } from 'node:zlib';
 import { bundled } from './bench/bundled.mjs';
 import { caringFigures } from './bench/caring.mjs';
 import { countingFigures } from './bench/counting.mjs';
+import { lighthouseFigures } from './bench/lighthouse.mjs';
 import { scrubbingFigures } from './bench/scrubbing.mjs';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
@@ -230,6 +231,9 @@ try {
 		await browserFigures();
 		await scrubbingFigures(BASE, say);
 		await countingFigures(BASE, say);
+		const rack = await fetch(BASE).then((reply) => reply.text());
+		const setup = /data-setup="([^"]+)"/.exec(rack)?.[1] ?? '';
+		await lighthouseFigures(BASE, ['/', '/fit/new', `/bench/${setup}`, '/care', '/knots'], say);
 	} finally {
 		await stop(server);
 	}

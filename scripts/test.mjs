@@ -7,25 +7,13 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, install, root } from './bootstrap.mjs';
 import { CHROMIUM } from './chromium.mjs';
+import { installDebian } from './debian.mjs';
 
 const reports = join(root, '.wendle/reports');
 
 function installChromium() {
 	if (existsSync(CHROMIUM)) return;
-	console.log('Installing Chromium ...');
-	const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-	for (const args of [
-		['apt-get', 'update', '-q'],
-		['apt-get', 'install', '-y', '-q', '--no-install-recommends', 'chromium']
-	]) {
-		const [command = '', ...rest] = [...sudo, ...args];
-		const { status } = spawnSync(command, rest, {
-			stdio: 'inherit',
-			env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-		});
-		if (status !== 0)
-			throw new Error(`Chromium could not be installed: install it yourself so that ${CHROMIUM} is there.`);
-	}
+	installDebian(['chromium']);
 }
 
 let [passed, failed] = [0, 0];

@@ -43,8 +43,29 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await inPlace(place, () => resolve(event, page));
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');
-	return response;
+	return compressed(event.request, response);
 };
+
+/** Answers shorter than this gain nothing by it, bytes. */
+const SHORT = 1000;
+const COMPRESSES = /^(text\/html|text\/calendar|application\/json)\b/;
+
+/** Pages and answers go out compressed to whoever takes that: what is built comes compressed already, and streams of events flow. */
+function compressed(request: Request, response: Response): Response {
+	const { headers } = response;
+	headers.append('Vary', 'Accept-Encoding');
+	if (
+		!response.body ||
+		headers.has('content-encoding') ||
+		Number(headers.get('content-length') ?? SHORT) < SHORT ||
+		!COMPRESSES.test(headers.get('content-type') ?? '') ||
+		!/\bgzip\b/.test(request.headers.get('accept-encoding') ?? '')
+	)
+		return response;
+	headers.set('Content-Encoding', 'gzip');
+	headers.delete('Content-Length');
+	return new Response(response.body.pipeThrough(new CompressionStream('gzip')), response);
+}
 
 /** An unexpected failure: logged whole for whoever runs the server, told briefly to whoever uses it. */
 export const handleError: HandleServerError = ({ error, event, status, message }) => {

@@ -1,8 +1,8 @@
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals, url }) => ({
+export const load: LayoutServerLoad = ({ locals, route }) => ({
 	// Read anew on every way from page to page: another window may have moved the browser to another place.
-	at: url.pathname,
+	at: route.id,
 	units: locals.units,
 	theme: locals.theme,
 	schools: locals.schools,

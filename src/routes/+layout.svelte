@@ -6,6 +6,7 @@
 	import { DESCRIPTIONS } from '$lib/ui/state/descriptions';
 	import { notices } from '$lib/ui/state/notices.svelte';
 	import { providePreferences, rememberZone, todayHere } from '$lib/ui/state/preferences.svelte';
+	import { stayWhileAway } from '$lib/ui/state/leaving';
 	import { isShortcut, isUndo } from '$lib/ui/state/shortcuts';
 	import { undoLast } from '$lib/ui/state/undo.svelte';
 	import { untrack } from 'svelte';
@@ -27,6 +28,7 @@
 	$effect(() => {
 		if (help) asked = true;
 	});
+	stayWhileAway();
 	// From here on the page answers to what is done with it.
 	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
 	$effect(() => {

@@ -77,7 +77,7 @@
 			<label class="sr-only" for="units">Units</label>
 			<select
 				id="units"
-				class="figure min-h-8 rounded-[3px] border border-hair bg-transparent px-1.5 text-[14px]"
+				class="figure min-h-8 rounded-[3px] border border-hair bg-transparent pr-5 pl-1.5 text-[14px]"
 				value={preferences.units}
 				onchange={(event) => (preferences.units = event.currentTarget.value as UnitSystem)}
 			>

@@ -1,6 +1,7 @@
 import { beforeNavigate, goto } from '$app/navigation';
 import { onDestroy } from 'svelte';
-import { notify } from './notices.svelte';
+import { isThere } from './api';
+import { getNoticesReady, notify } from './notices.svelte';
 
 /** Something that may still be on its way to the server. */
 interface Unsaved {
@@ -11,6 +12,40 @@ interface Unsaved {
 	readonly stuck: boolean;
 	flush: () => Promise<unknown>;
 	stop: () => void;
+}
+
+/** Goes where the person was going: a whole address already, with nothing left to resolve. */
+function goOn(to: URL, delta: number | undefined): void {
+	if (delta) history.go(delta);
+	// eslint-disable-next-line svelte/no-navigation-without-resolve
+	else void goto(to);
+}
+
+/**
+ * A page stays while the server is away, and says so: the browser would show its own page of errors instead, and what is on this one
+ * would be gone. Call it once, for the whole application.
+ */
+export function stayWhileAway(): void {
+	/** The address that the server was just asked about. */
+	let cleared: string | undefined;
+	beforeNavigate(({ cancel, from, to, type, willUnload }) => {
+		if (willUnload || type === 'popstate' || !to || to.url.pathname === from?.url.pathname) return;
+		if (cleared === to.url.href) {
+			cleared = undefined;
+			return;
+		}
+		cancel();
+		void isThere().then((there) => {
+			if (!there)
+				return notify("The server doesn't answer, so this page stays open. Try again in a moment.", {
+					id: 'away'
+				});
+			cleared = to.url.href;
+			goOn(to.url, undefined);
+			return undefined;
+		});
+	});
+	void getNoticesReady();
 }
 
 /**
@@ -30,9 +65,7 @@ export function saveBeforeLeaving(unsaved: Unsaved): void {
 		cancel();
 		const go = (): void => {
 			leaving = true;
-			// Where the person was going is a whole address already, with nothing left to resolve.
-			// eslint-disable-next-line svelte/no-navigation-without-resolve
-			void (type === 'popstate' && delta ? history.go(delta) : goto(to.url));
+			goOn(to.url, type === 'popstate' ? delta : undefined);
 		};
 		void saved.then(() =>
 			unsaved.stuck

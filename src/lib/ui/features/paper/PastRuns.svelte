@@ -61,7 +61,8 @@
 						</div>
 						<p class="no-print mt-2 flex flex-wrap gap-x-4">
 							<a class="inline-flex min-h-6 items-center underline" href="/label/{id}">Print its label</a>
-							<button type="button" class="min-h-6 underline" onclick={() => ontakeback(id)}>Undo this winding</button
+							<button type="button" class="min-h-6 underline" onclick={() => ontakeback(id)}
+								>Undo this winding</button
 							>
 						</p>
 					</td>
