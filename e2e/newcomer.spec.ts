@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test';
-import { answer, expect, test, through } from './server';
+import type { Locator, Page } from '@playwright/test';
+import { answer, expect, open, test, through } from './server';
 
 /** What somebody thinks who has never seen Wendle, and what they then do; what they do is counted. */
 class Newcomer {
@@ -138,4 +138,71 @@ test("a screen reader's tree makes sense: Fit, Bench, Match, Care", async ({ pag
               - listitem:
                 - button "Cleaned"
   `);
+});
+
+/** Presses Tab until something has the focus, as somebody does who has no mouse. */
+async function tabTo(page: Page, target: Locator): Promise<void> {
+	const reached = (): Promise<boolean> =>
+		target.evaluate(
+			(element) => element === document.activeElement || element.contains(document.activeElement)
+		);
+	for (let presses = 0; presses < 120; presses++) {
+		if ((await target.count()) > 0 && (await reached())) return;
+		await page.keyboard.press('Tab');
+	}
+	throw new Error(`Tab does not get to ${String(target)}`);
+}
+
+test('the whole job with keys alone: from an empty rack to a wound reel', async ({ page, server }) => {
+	await open(page, server.url);
+	const { keyboard } = page;
+	const field = (name: string): Locator => page.getByRole('textbox', { name, exact: true });
+	await tabTo(page, page.getByRole('link', { name: /I have calipers/ }));
+	await keyboard.press('Enter');
+	await page.locator('[data-ready]').waitFor();
+	for (const [name, text] of [
+		['Name of the spool', 'Alder 6'],
+		['Across the rims', '84'],
+		['Across the arbor', '38'],
+		['Between the flanges', '21']
+	] as const) {
+		await tabTo(page, field(name));
+		await keyboard.type(text);
+	}
+	const handle = page.getByRole('slider', { name: 'Gap to leave' });
+	await tabTo(page, handle);
+	await keyboard.press('PageDown');
+	expect(await answer(page, 'gap')).toBe(5);
+	const turns = await answer(page, 'turns');
+	await tabTo(page, page.getByRole('button', { name: /Take it to the bench/ }));
+	await keyboard.press('Enter');
+	const title = page.locator('#step-title');
+	await expect(title).toHaveText('Lay everything out');
+	await page.locator('[data-ready]').waitFor();
+	while ((await title.count()) > 0) {
+		const now = (await title.textContent())!;
+		if (now === 'Wind the backing') {
+			await tabTo(page, page.getByLabel('Turns that are on'));
+			await keyboard.type(String(turns));
+			await keyboard.press('Enter');
+			await expect(page.locator('[data-turns]')).toHaveText(String(turns));
+			// The step's own keys are heard again once the field is left.
+			await tabTo(page, page.getByRole('button', { name: /^Done, next/ }));
+			await keyboard.press('Enter');
+		} else await keyboard.press('PageDown');
+		const yes = page.getByRole('button', { name: 'Yes, go to the next step' });
+		await expect(
+			page.locator('#step-title, #record-title').filter({ hasNotText: now }).or(yes)
+		).toBeVisible();
+		if (await yes.isVisible()) {
+			await tabTo(page, yes);
+			await keyboard.press('Enter');
+			await expect(page.locator('#step-title, #record-title')).not.toHaveText(now);
+		}
+	}
+	await tabTo(page, page.getByLabel('Gap with the line on'));
+	await keyboard.type('4.8');
+	await tabTo(page, page.getByRole('button', { name: 'Put it on the rack' }));
+	await keyboard.press('Enter');
+	await expect(page.locator('[data-spool="Alder 6"]')).toContainText('gap 4.8 mm');
 });

@@ -7,11 +7,17 @@ export const load: PageServerLoad = async ({ depends, locals }) => {
 	/** How much is overdue on each spool, and on coils. */
 	const due: Record<string, number> = {};
 	let coiled = 0;
-	for (const { spoolId, dues } of entries) {
+	/** The water that what is on each spool was fished in: any salt counts as salt. */
+	const waters: Record<string, 'fresh' | 'salt'> = {};
+	for (const { spoolId, dues, state } of entries) {
 		const overdue = dues.filter((one) => one.overdue).length;
 		if (spoolId === null) coiled += overdue;
-		else due[spoolId] = (due[spoolId] ?? 0) + overdue;
+		else {
+			due[spoolId] = (due[spoolId] ?? 0) + overdue;
+			if (state.saltDays > 0) waters[spoolId] = 'salt';
+			else if (state.daysOut > 0) waters[spoolId] ??= 'fresh';
+		}
 	}
 	const spools = await rack();
-	return { rack: spools, due, coiled, unreadable: await unreadable() };
+	return { rack: spools, due, waters, coiled, unreadable: await unreadable() };
 };

@@ -28,7 +28,7 @@
 		() => readRackView(page.url.searchParams),
 		(view) => `/${rackQuery(view)}`
 	);
-	const groups = $derived(arranged(entries, asked.now, data.due));
+	const groups = $derived(arranged(entries, asked.now, data.due, data.waters));
 
 	/** Spools that are chosen for something that is done to all of them; undefined while nobody is choosing. */
 	let picked = $state<ReadonlySet<string>>();

@@ -91,7 +91,11 @@ export const notFound = (what: string): Response =>
 		`There is no such ${what} , or it was removed. Go back to the rack and choose again.`
 	);
 
-export const impossible = (issues: readonly Issue[]): Response => issueResponse(422, issues.map(wordIssue));
+export const impossible = (issues: readonly Issue[]): Response =>
+	issueResponse(
+		422,
+		issues.map((issue) => wordIssue(issue))
+	);
 
 /**
  * The body, or undefined when it proves too large. What is too much is still read, and dropped: closing on a

@@ -26,4 +26,4 @@ export function valueOf<T>(outcome: Outcome<T>): T {
 export const gone = (what: string): Outcome<never> => refused({ kind: 'gone', what });
 export const stale = (current: unknown): Outcome<never> => refused({ kind: 'stale', current });
 export const bad = (issues: readonly Issue[]): Outcome<never> =>
-	refused({ kind: 'bad', issues: issues.map(wordIssue) });
+	refused({ kind: 'bad', issues: issues.map((issue) => wordIssue(issue)) });

@@ -1,5 +1,6 @@
-import { formatNumber, type Issue, type IssueDetail } from '$lib/core';
+import { formatLength, formatNumber, type Issue, type IssueDetail } from '$lib/core';
 import type { z } from 'zod';
+import { longUnit, smallUnit, type UnitSystem } from './units';
 
 /** An issue with its sentence, as the API returns it and a form shows it beside the field. */
 export interface WordedIssue {
@@ -8,11 +9,31 @@ export interface WordedIssue {
 	message: string;
 }
 
-const mm = (value: number): string => `${formatNumber(value, 1)} mm`;
+/** How the measures in a sentence are written. */
+interface Shown {
+	readonly mm: (valueMm: number) => string;
+	/** A length that is bought, to so many decimals. */
+	readonly long: (valueMm: number, decimals: number) => string;
+	readonly between: (min: number, max: number, unit: string) => string;
+}
+
+const shownIn = (units: UnitSystem): Shown => {
+	const [small, long] = [smallUnit(units), longUnit(units)];
+	const mm = (valueMm: number): string => formatLength(valueMm, small);
+	return {
+		mm,
+		long: (valueMm, decimals) => formatLength(valueMm, long, decimals),
+		between: (min, max, unit) =>
+			unit === 'mm' && small === 'in' ? `${mm(min)} and ${mm(max)}` : `${min} and ${max} ${unit}`
+	};
+};
+
 const list = (items: readonly string[]): string =>
 	items.length > 1 ? `${items.slice(0, -1).join(', ')} or ${items.at(-1)!}` : items.join('');
 
-type Words = { [C in IssueDetail['code']]: (detail: Extract<IssueDetail, { code: C }>) => string };
+type Words = {
+	[C in IssueDetail['code']]: (detail: Extract<IssueDetail, { code: C }>, shown: Shown) => string;
+};
 
 /** The one place where an issue gets its words. Each says what to do; none blames the person. */
 const WORDS: Words = {
@@ -23,24 +44,24 @@ const WORDS: Words = {
 	unknown_unit: ({ unit, known }) =>
 		`"${unit.slice(0, 20)}" isn't a unit that Wendle knows. Use ${list(known)}.`,
 	missing_value: () => 'This is blank. Type a value.',
-	out_of_range: ({ min, max, unit }) => `Needs to be between ${min} and ${max} ${unit}.`,
-	arbor_not_inside_rim: ({ arborDiameterMm, rimDiameterMm }) =>
+	out_of_range: ({ min, max, unit }, { between }) => `Needs to be between ${between(min, max, unit)}.`,
+	arbor_not_inside_rim: ({ arborDiameterMm, rimDiameterMm }, { mm }) =>
 		`An arbor of ${mm(arborDiameterMm)} doesn't go inside a rim of ${mm(rimDiameterMm)}. Measure both straight across, as diameters.`,
-	frame_inside_arbor: ({ frameDiameterMm, arborDiameterMm }) =>
+	frame_inside_arbor: ({ frameDiameterMm, arborDiameterMm }, { mm }) =>
 		`A frame of ${mm(frameDiameterMm)} inside leaves no room around an arbor of ${mm(arborDiameterMm)}. Measure the frame straight across, as a diameter.`,
 	profile_too_short: ({ points }) =>
 		`A profile needs at least two points, one at the arbor and one at the rim. There ${points === 1 ? 'is 1' : `are ${points}`}.`,
-	profile_not_rising: ({ diameterMm, previousDiameterMm }) =>
+	profile_not_rising: ({ diameterMm, previousDiameterMm }, { mm }) =>
 		`A profile goes from the arbor out to the rim, so ${mm(diameterMm)} must be more than the ${mm(previousDiameterMm)} before it.`,
-	profile_closed: ({ diameterMm }) =>
+	profile_closed: ({ diameterMm }, { mm }) =>
 		`The spool has no width at ${mm(diameterMm)}. Only its lowest point may have no width.`,
 	packing_above_hexagonal: ({ layEfficiency, limit }) =>
 		`A tightness of ${formatNumber(layEfficiency, 2)} is denser than round strands can lie. Use ${formatNumber(limit, 2)} or less; 0.90 is firm, even winding.`,
 	too_many_unknowns: ({ count }) =>
 		`${count} strands have no length. Give the length of all but one, and Wendle works that one out.`,
-	gap_leaves_no_room: ({ gapMm, limitMm }) =>
+	gap_leaves_no_room: ({ gapMm, limitMm }, { mm }) =>
 		`A gap of ${mm(gapMm)} leaves nothing to wind on, since the arbor is only ${mm(limitMm)} down.`,
-	gap_above_rim: ({ gapMm, limitMm }) =>
+	gap_above_rim: ({ gapMm, limitMm }, { mm }) =>
 		`A gap of ${mm(gapMm)} to the frame lets line stand above the rim. Leave at least ${mm(limitMm)}.`,
 	unknown_line_class: ({ text }) =>
 		`"${text.slice(0, 20)}" isn't a line class. Type the taper, a number from 1 to 15, and F, I or S, such as WF6F, DT5F or L4I.`,
@@ -48,10 +69,10 @@ const WORDS: Words = {
 		`"${text.slice(0, 30)}" isn't a backing that Wendle knows. Use ${list(known)}, or give its diameter.`,
 	needs_one_of: ({ fields }) => `Give ${list(fields)}.`,
 	conflicting_fields: ({ fields }) => `Give only one of ${list(fields)}: they say the same thing.`,
-	shorter_than_head: ({ lengthMm, leastMm }) =>
-		`${formatNumber(lengthMm / 1000, 1)} m is shorter than the head and tapers of this line, which take ${formatNumber(leastMm / 1000, 1)} m. Give the line's sections, or a longer length.`,
-	taper_gap: ({ row, fromMm, toMm }) =>
-		`Row ${row} begins at ${formatNumber(toMm / 1000, 2)} m, but the row before it ends at ${formatNumber(fromMm / 1000, 2)} m. Fill the gap, or remove the overlap.`,
+	shorter_than_head: ({ lengthMm, leastMm }, { long }) =>
+		`${long(lengthMm, 1)} is shorter than the head and tapers of this line, which take ${long(leastMm, 1)}. Give the line's sections, or a longer length.`,
+	taper_gap: ({ row, fromMm, toMm }, { long }) =>
+		`Row ${row} begins at ${long(toMm, 2)}, but the row before it ends at ${long(fromMm, 2)}. Fill the gap, or remove the overlap.`,
 	taper_not_forward: ({ row }) =>
 		`Row ${row} doesn't go forward. Each row has to end further along the line than it begins.`,
 	taper_unknown_columns: () =>
@@ -63,17 +84,17 @@ const WORDS: Words = {
 		`"${text.slice(0, 20)}" isn't a share. Type a share of perfectly square winding, such as 0.86, or 0.86 ± 3 %.`,
 	only_level_is_solved: () =>
 		'Wendle can only work out the length of a strand of one thickness, such as backing. This one tapers, so give its length.',
-	depth_below_arbor: ({ depthMm, limitMm }) =>
+	depth_below_arbor: ({ depthMm, limitMm }, { mm }) =>
 		`A depth of ${mm(depthMm)} is below the arbor, which is ${mm(limitMm)} down. Lay the rule across both rims, and read down to the line's surface.`,
-	depth_above_rim: ({ depthMm }) =>
+	depth_above_rim: ({ depthMm }, { mm }) =>
 		`A depth of ${mm(depthMm)} is above the rim. Read from the rim down to the line's surface.`,
-	depth_below_start: ({ depthMm, limitMm }) =>
+	depth_below_start: ({ depthMm, limitMm }, { mm }) =>
 		`A depth of ${mm(depthMm)} is where this strand began, or lower (${mm(limitMm)}). With turns on, the depth must be less.`,
-	line_alone_fills: ({ gapMm, wantedMm }) =>
+	line_alone_fills: ({ gapMm, wantedMm }, { mm }) =>
 		`The line alone leaves a gap of ${mm(gapMm)}, and ${mm(wantedMm)} is wanted, so no backing goes under it on this spool. Use a slimmer or shorter line, or a smaller gap.`,
 	no_such_component: ({ index, count }) =>
 		`There is no strand ${index}. The stack has ${count} strands, counted from 0 at the arbor.`,
-	reading_contradicts: ({ valueMm, lowMm, highMm }) =>
+	reading_contradicts: ({ valueMm, lowMm, highMm }, { mm }) =>
 		`You read ${mm(valueMm)}, but everything else says ${mm(lowMm)} to ${mm(highMm)}. Read it again, and check the count and the measures.`,
 	turns_contradict: ({ turns, low, high }) =>
 		`${Math.round(turns)} turns don't match these depths. This backing would take ${Math.ceil(low)} to ${Math.floor(high)}. Check the count, the depths and the backing's diameter.`,
@@ -84,15 +105,16 @@ const WORDS: Words = {
 	no_turns_yet: () => 'Count the turns that are on. A check while winding needs some.',
 	nothing_to_correct: () =>
 		'Every strand has a length, so there is nothing to take off or add. Leave out the length of the backing.',
-	rating_contradicts_measures: ({ rimDiameterMm, arborDiameterMm, widthMm }) =>
+	rating_contradicts_measures: ({ rimDiameterMm, arborDiameterMm, widthMm }, { mm }) =>
 		`These figures and measures contradict each other. Together they make a spool of ${mm(rimDiameterMm)} across the rims, ${mm(arborDiameterMm)} across the arbor and ${mm(widthMm)} wide. Check the figure, the rim and the width, or leave a measure out.`,
 	rating_beyond_measures: () =>
 		"The maker's figure is more than a spool of this rim and width can hold, even with no arbor. Check both, or subtract more from the maker's figure."
 };
 
-export function wordIssue(issue: Issue): WordedIssue {
-	const word = WORDS[issue.code] as (detail: IssueDetail) => string;
-	return { code: issue.code, path: [...issue.path], message: word(issue) };
+/** @param units how its measures are written: as the person reads them, or in millimetres and metres as the API does */
+export function wordIssue(issue: Issue, units: UnitSystem = 'm-mm'): WordedIssue {
+	const word = WORDS[issue.code] as (detail: IssueDetail, shown: Shown) => string;
+	return { code: issue.code, path: [...issue.path], message: word(issue, shownIn(units)) };
 }
 
 const SHAPE_WORDS: Partial<Record<z.core.$ZodIssue['code'], (issue: never) => string>> = {

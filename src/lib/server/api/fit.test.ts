@@ -25,7 +25,9 @@ async function ask(sent: unknown) {
 	const shape = body(FitRequest).safeParse(sent);
 	if (!shape.success) return { issues: wordShape(shape.error) };
 	const answered = await answerTo(fit, shape.data);
-	return answered.ok ? { answer: answered.value } : { issues: answered.issues.map(wordIssue) };
+	return answered.ok
+		? { answer: answered.value }
+		: { issues: answered.issues.map((issue) => wordIssue(issue)) };
 }
 async function fitted(sent: unknown): Promise<z.output<typeof FitResponse>> {
 	const outcome = await ask(sent);

@@ -9,7 +9,7 @@ export interface RackView {
 }
 export const RACK_SHOWS = ['all', 'due', 'bench', 'planned'] as const;
 export const RACK_SORTS = ['added', 'name', 'wound', 'due'] as const;
-export const RACK_GROUPS = ['none', 'reel', 'who', 'due'] as const;
+export const RACK_GROUPS = ['none', 'reel', 'who', 'water', 'due'] as const;
 export const RACK_LOOKS = ['pictures', 'lines'] as const;
 
 export const USUAL_RACK: RackView = { sought: '', show: 'all', sort: 'added', group: 'none', as: 'pictures' };

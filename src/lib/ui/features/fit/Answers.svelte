@@ -118,8 +118,8 @@
 		)}
 		<p class="mt-1.5 mb-3 text-[13.5px] text-soft">
 			{#if showsDepth}
-				{small === 'in' ? `${formatFraction(solved!.stopDepthMm)} on a rule, ` : ''}below the <Word term="rim"
-					>rim</Word
+				{small === 'in' ? `${formatFraction(solved!.stopDepthMm)} on a rule, below` : 'below'} the <Word
+					term="rim">rim</Word
 				>, {showSmallRange(ranges.stopDepthMm.low, ranges.stopDepthMm.high, units)}, with any <Word
 					term="backing">backing</Word
 				>

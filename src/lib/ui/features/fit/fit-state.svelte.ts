@@ -59,7 +59,9 @@ export class FitState {
 		return this.#lastGood;
 	});
 	readonly stale = $derived(!this.result.ok);
-	readonly issues = $derived.by(() => (this.result.ok ? [] : this.result.issues.map(wordIssue)));
+	readonly issues = $derived.by(() =>
+		this.result.ok ? [] : this.result.issues.map((issue) => wordIssue(issue, this.#around.units()))
+	);
 
 	constructor(form: SetupForm, around: Around) {
 		this.form = form;

@@ -29,6 +29,7 @@
 		{ value: 'none', label: 'nothing' },
 		{ value: 'reel', label: 'reel' },
 		{ value: 'who', label: 'who wound it' },
+		{ value: 'water', label: 'water it was in' },
 		{ value: 'due', label: 'what is due' }
 	] as const;
 	const LOOKS = [

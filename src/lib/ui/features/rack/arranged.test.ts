@@ -21,8 +21,9 @@ const rack = [
 	entry('5', 'Loan box 9', {})
 ];
 const due = { '2': 1, '5': 3 };
+const waters = { '1': 'salt', '2': 'fresh', '4': 'salt' } as const;
 const look = (view: Partial<RackView>): [string, string[]][] =>
-	arranged(rack, { ...USUAL_RACK, ...view }, due).map(({ heading, entries }) => [
+	arranged(rack, { ...USUAL_RACK, ...view }, due, waters).map(({ heading, entries }) => [
 		heading,
 		entries.map(({ id }) => id)
 	]);
@@ -46,7 +47,7 @@ describe('the rack, looked through', () => {
 		expect(look({ sort: 'wound' })).toEqual([['', ['2', '1', '3', '4', '5']]]);
 		expect(look({ sort: 'due' })).toEqual([['', ['5', '2', '1', '3', '4']]]);
 	});
-	it('groups by reel, by who wound it, by what is due', () => {
+	it('groups by reel, by who wound it, by water, by what is due', () => {
 		expect(look({ group: 'reel' }).map(([heading]) => heading)).toEqual([
 			'Tarn reel',
 			'Beck reel',
@@ -56,6 +57,11 @@ describe('the rack, looked through', () => {
 		expect(look({ group: 'who' })).toEqual([
 			['Wound by Ida', ['1', '2']],
 			['Nobody said who wound it', ['3', '4', '5']]
+		]);
+		expect(look({ group: 'water' })).toEqual([
+			['Fished in salt water', ['1', '4']],
+			['Fished in fresh water', ['2']],
+			['Not fished yet', ['3', '5']]
 		]);
 		expect(look({ group: 'due', sort: 'due' })[0]).toEqual(['Something is due', ['5', '2']]);
 	});

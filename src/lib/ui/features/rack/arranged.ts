@@ -8,6 +8,8 @@ export interface RackGroup {
 }
 
 type Due = Readonly<Record<string, number>>;
+/** The waters that what is on a spool was fished in. */
+export type Waters = Readonly<Record<string, 'fresh' | 'salt'>>;
 
 /** What can be looked for: its name, what is on it, and who wound it. */
 const textOf = ({ name, facts, who }: RackEntry): string =>
@@ -50,7 +52,12 @@ const SORTS: Record<RackView['sort'], (due: Due) => (a: RackEntry, b: RackEntry)
 
 /** "Beck reel, grayling" is a spool of "Beck reel". */
 const reelOf = ({ name }: RackEntry): string => name.split(',')[0]!.trim();
-const GROUPS: Record<Exclude<RackView['group'], 'none'>, (entry: RackEntry, due: Due) => string> = {
+const WATERS = { fresh: 'Fished in fresh water', salt: 'Fished in salt water' } as const;
+const GROUPS: Record<
+	Exclude<RackView['group'], 'none'>,
+	(entry: RackEntry, due: Due, waters: Waters) => string
+> = {
+	water: ({ id }, _due, waters) => (waters[id] ? WATERS[waters[id]] : 'Not fished yet'),
 	reel: reelOf,
 	who: ({ who }) => (who ? `Wound by ${who}` : 'Nobody said who wound it'),
 	due: ({ id }, due) => ((due[id] ?? 0) > 0 ? 'Something is due' : 'Nothing is due')
@@ -60,16 +67,17 @@ const GROUPS: Record<Exclude<RackView['group'], 'none'>, (entry: RackEntry, due:
 export function arranged(
 	entries: readonly RackEntry[],
 	{ sought, show, sort, group }: RackView,
-	due: Due
+	due: Due,
+	waters: Waters
 ): RackGroup[] {
 	const found = entries
 		.filter((entry) => isSought(entry, sought.trim()) && isShown(entry, show, due))
 		.toSorted(SORTS[sort](due));
 	if (group === 'none') return found.length > 0 ? [{ heading: '', entries: found }] : [];
 	const headingOf = GROUPS[group];
-	const headings = [...new Set(found.map((entry) => headingOf(entry, due)))];
+	const headings = [...new Set(found.map((entry) => headingOf(entry, due, waters)))];
 	return headings.map((heading) => ({
 		heading,
-		entries: found.filter((entry) => headingOf(entry, due) === heading)
+		entries: found.filter((entry) => headingOf(entry, due, waters) === heading)
 	}));
 }

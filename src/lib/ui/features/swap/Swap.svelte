@@ -187,7 +187,7 @@
 			{#if !to}
 				Choose what goes on.
 			{:else if !to.ok}
-				{wordIssue(to.issues[0]!).message}
+				{wordIssue(to.issues[0]!, units).message}
 			{:else if !to.value.fits}
 				That is too much for this spool on top of what stays. Take more off, or use another spool.
 			{:else if to.value.gapMm < TIGHT_MM}

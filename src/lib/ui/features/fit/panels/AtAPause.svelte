@@ -46,10 +46,12 @@
 		);
 	});
 	const issue = (field: string): string | undefined =>
-		told && !told.ok && told.issues[0]!.path[0] === field ? wordIssue(told.issues[0]!).message : undefined;
+		told && !told.ok && told.issues[0]!.path[0] === field
+			? wordIssue(told.issues[0]!, units).message
+			: undefined;
 	const otherTrouble = $derived(
 		told && !told.ok && !['turns', 'depthMm'].includes(String(told.issues[0]!.path[0]))
-			? wordIssue(told.issues[0]!).message
+			? wordIssue(told.issues[0]!, units).message
 			: undefined
 	);
 
@@ -143,7 +145,7 @@
 		label="Gap that you measure"
 		value={seen}
 		aside={small}
-		error={corrected && !corrected.ok ? wordIssue(corrected.issues[0]!).message : undefined}
+		error={corrected && !corrected.ok ? wordIssue(corrected.issues[0]!, units).message : undefined}
 		oninput={(value) => (seen = value)}
 	/>
 	{#if corrected?.ok}
