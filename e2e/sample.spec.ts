@@ -30,12 +30,22 @@ test('a page of the own rack never writes into the sample', async ({ page, conte
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	const other = await context.newPage();
 	await open(other, `${server.url}/?x`);
-	await other.evaluate(() => fetch('/api/sample', { method: 'PUT' }));
+	const goTo = (place: string) =>
+		other.evaluate(
+			(to) =>
+				fetch('/api/place', {
+					method: 'PUT',
+					headers: { 'content-type': 'application/json' },
+					body: JSON.stringify({ place: to })
+				}),
+			place
+		);
+	await goTo('sample');
 	await page.getByLabel('Across the rims').fill('92 mm');
 	await page.getByLabel('Across the rims').blur();
 	await expect(page.getByText(/You opened the sample kit room in another window/)).toBeVisible();
 	// Back in its own place, it is saved after all.
-	await other.evaluate(() => fetch('/api/sample', { method: 'DELETE' }));
+	await goTo('own');
 	await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 	await page.reload();
 	await expect(page.getByLabel('Across the rims')).toHaveValue('92 mm');

@@ -17,7 +17,7 @@
 
 	async function leave(throwAway: boolean): Promise<void> {
 		const trouble = troubleOf(
-			await send('DELETE', `/api/sample${throwAway ? '?throw=1' : ''}`),
+			await send('PUT', '/api/place', { place: 'own', throwAway }),
 			'You are still in the sample kit room'
 		);
 		if (trouble !== undefined) return notify(trouble);

@@ -21,7 +21,10 @@
 	let opening = $state(false);
 	async function openSample(): Promise<void> {
 		opening = true;
-		const trouble = troubleOf(await send('PUT', '/api/sample'), 'Your rack is still empty');
+		const trouble = troubleOf(
+			await send('PUT', '/api/place', { place: 'sample' }),
+			'Your rack is still empty'
+		);
 		opening = false;
 		if (trouble !== undefined) return notify(trouble);
 		// Everything that this window remembers belongs to the person's own rack: the page begins anew.
