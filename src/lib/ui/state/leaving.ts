@@ -14,6 +14,9 @@ interface Unsaved {
 	stop: () => void;
 }
 
+/** Whatever holds a page back until it is saved, each while it does. */
+const holding = new Set<() => boolean>();
+
 /** Goes where the person was going: a whole address already, with nothing left to resolve. */
 function goOn(to: URL, delta: number | undefined): void {
 	if (delta) history.go(delta);
@@ -30,6 +33,8 @@ export function stayWhileAway(): void {
 	let cleared: string | undefined;
 	beforeNavigate(({ cancel, from, to, type, willUnload }) => {
 		if (willUnload || type === 'popstate' || !to || to.url.pathname === from?.url.pathname) return;
+		// What is not saved yet is seen to first; it then goes on, and comes here again.
+		if ([...holding].some((holds) => holds())) return;
 		if (cleared === to.url.href) {
 			cleared = undefined;
 			return;
@@ -54,6 +59,8 @@ export function stayWhileAway(): void {
  */
 export function saveBeforeLeaving(unsaved: Unsaved): void {
 	let leaving = false;
+	const holds = (): boolean => unsaved.pending && !leaving;
+	holding.add(holds);
 	beforeNavigate(({ cancel, to, type, delta, willUnload }) => {
 		if (!unsaved.pending || leaving) return;
 		const saved = unsaved.flush();
@@ -76,6 +83,7 @@ export function saveBeforeLeaving(unsaved: Unsaved): void {
 		);
 	});
 	onDestroy(() => {
+		holding.delete(holds);
 		if (!unsaved.pending) unsaved.stop();
 	});
 }

@@ -23,11 +23,16 @@
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
+	/** Numbers of columns that would leave a single spool in the last row. */
+	const COLUMNS = [3, 4, 5, 6, 7, 8];
+	const lonely = $derived(
+		entries.length > 1 ? COLUMNS.filter((columns) => entries.length % columns === 1).join(' ') : ''
+	);
 </script>
 
 <div class="shelf-room">
 	<!-- Each row is as tall as its largest spool: picture, words and links of one row share their heights. -->
-	<ul class="shelf grid grid-cols-2">
+	<ul class="shelf grid grid-cols-2" data-lonely={lonely}>
 		{#each entries as entry (entry.id)}
 			<li
 				class="group relative row-span-3 grid grid-rows-subgrid pb-8"
@@ -71,7 +76,7 @@
 					{#if (due[entry.id] ?? 0) > 0}
 						<a
 							href="/care?spool={entry.id}"
-							class="figure mt-1 text-[14px] font-semibold underline decoration-2 underline-offset-4"
+							class="figure mt-1 inline-flex min-h-6 items-center text-[14px] font-semibold underline decoration-2 underline-offset-4"
 							data-due-on-rack>{due[entry.id] === 1 ? '1 job is due' : `${due[entry.id]} jobs are due`}</a
 						>
 					{/if}
@@ -79,7 +84,7 @@
 						{#if entry.swaps}
 							<a
 								href="/swap?spool={entry.id}"
-								class="figure text-[14px] underline underline-offset-4"
+								class="figure inline-flex min-h-6 items-center text-[14px] underline underline-offset-4"
 								aria-label="Swap what is on {entry.name}">Swap</a
 							>
 						{/if}
@@ -102,7 +107,7 @@
 								{@const plan = entry.job.planId}
 								<button
 									type="button"
-									class="figure text-[14px] underline underline-offset-4"
+									class="figure inline-flex min-h-6 items-center text-[14px] underline underline-offset-4"
 									onclick={() => ondrop(plan)}>Drop the plan</button
 								>
 							{/if}
