@@ -186,7 +186,7 @@ for (const theme of ['light', 'dark'] as const)
 			places.push(page.url(), new URL('/care/plan?as=week', page.url()).href);
 			places.push(
 				new URL(
-					(await page.getByRole('link', { name: 'Print its label' }).first().getAttribute('href'))!,
+					(await page.locator('a[href^="/label/coil"]').first().getAttribute('href'))!,
 					page.url()
 				).href
 			);
