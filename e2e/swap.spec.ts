@@ -185,10 +185,7 @@ for (const theme of ['light', 'dark'] as const)
 			await open(page, `${demo.url}/care?where=coil`);
 			places.push(page.url(), new URL('/care/plan?as=week', page.url()).href);
 			places.push(
-				new URL(
-					(await page.locator('a[href^="/label/coil"]').first().getAttribute('href'))!,
-					page.url()
-				).href
+				new URL((await page.locator('a[href^="/label/coil"]').first().getAttribute('href'))!, page.url()).href
 			);
 			for (const place of places) {
 				await open(page, place);
