@@ -15,7 +15,7 @@
 	import { UrlState } from '$lib/ui/state/url-state.svelte';
 	import Plus from '@lucide/svelte/icons/plus';
 	import { notify } from '$lib/ui/state/notices.svelte';
-	import { changed } from '$lib/ui/state/undo.svelte';
+	import { takenAway, tellChange } from '$lib/ui/state/undo.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
@@ -45,10 +45,10 @@
 		const trouble = troubleOf(reply, 'The plan is still there');
 		if (trouble !== undefined) return notify(trouble);
 		await refresh();
-		void changed({
+		void tellChange({
 			said: 'The plan is dropped.',
 			label: 'Plan it again',
-			undo: () => send('POST', `/api/setups/${plan}/restore`),
+			...takenAway(`/api/setups/${plan}`),
 			stays: 'The plan is still dropped',
 			refresh
 		});
@@ -72,7 +72,7 @@
 		await refresh();
 		if (trouble !== undefined) return notify(trouble);
 		picked = undefined;
-		void changed({
+		void tellChange({
 			said: one ? `${one} is off the rack.` : `${gone.length} spools are off the rack.`,
 			label: one ? 'Put it back' : 'Put them back',
 			undo: () => toEach(ids, putBack),

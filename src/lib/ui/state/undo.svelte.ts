@@ -1,4 +1,4 @@
-import { troubleOf, type Reply } from './api';
+import { send, troubleOf, type Reply } from './api';
 import { dismiss, notify } from './notices.svelte';
 
 /** A change of any kind that can be undone, wherever it was made. */
@@ -23,6 +23,17 @@ export interface PageUndo {
 	readonly last: () => { readonly said: string; readonly at: number } | undefined;
 	readonly undo: () => void;
 }
+
+/** How what was made at an address of the API is undone, and made again. */
+export const made = (path: string): Pick<Change, 'undo' | 'redo'> => ({
+	undo: () => send('DELETE', path),
+	redo: () => send('POST', `${path}/restore`)
+});
+/** How what was taken away at an address of the API is brought back, and taken away again. */
+export const takenAway = (path: string): Pick<Change, 'undo' | 'redo'> => ({
+	undo: () => send('POST', `${path}/restore`),
+	redo: () => send('DELETE', path)
+});
 
 /** Changes that are remembered, in this window. */
 const MOST_CHANGES = 50;
@@ -65,12 +76,12 @@ async function redo(change: Change): Promise<void> {
 	const trouble = troubleOf(await change.redo!(), 'It is still undone');
 	if (trouble !== undefined) return notify(trouble);
 	await change.refresh();
-	await changed(change);
+	await tellChange(change);
 }
 
 /** Says what happened, and remembers how it is undone: from the notice, with the button in the head of every page, and with Ctrl+Z. */
-export async function changed(change: Change): Promise<void> {
-	changedHere(change);
+export async function tellChange(change: Change): Promise<void> {
+	rememberChange(change);
 	await notify(change.said, {
 		id: noticeOf(change),
 		action: { label: change.label ?? 'Undo', onClick: () => void undoChange(change) }
@@ -78,11 +89,11 @@ export async function changed(change: Change): Promise<void> {
 }
 
 /** Remembers how something is undone that its page shows already, and that needs no notice. */
-export function changedHere(change: Change): void {
+export function rememberChange(change: Change): void {
 	changes = [...changes, { ...change, at: Date.now() }].slice(-MOST_CHANGES);
 }
 
-/** While a page is open, Undo means the page's own changes first. Call it within an effect: it ends with the page. */
+/** While a page is open its own changes count as well: the newest of all is undone first. Call it within an effect: it ends with the page. */
 export function providePageUndo(own: PageUndo): () => void {
 	page = own;
 	return () => {

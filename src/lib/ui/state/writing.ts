@@ -4,7 +4,7 @@ import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
 import { send, troubleOf, type Reply } from './api';
 import { notify } from './notices.svelte';
-import { changed } from './undo.svelte';
+import { tellChange } from './undo.svelte';
 
 /** Something to be written down of a strand; without a day it happened today. */
 export interface Writing {
@@ -49,7 +49,7 @@ export const teller =
 			if (reply.kind !== 'unreachable') asked = undefined;
 			return reply;
 		};
-		await changed({
+		await tellChange({
 			said,
 			undo: takeBack,
 			redo: takeBack,

@@ -21,7 +21,7 @@
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { troubleOf, type Reply } from '../../state/api';
-	import { changedHere } from '../../state/undo.svelte';
+	import { rememberChange } from '../../state/undo.svelte';
 	import { Write } from '../../state/write';
 	import { usePreferences } from '../../state/preferences.svelte';
 
@@ -63,8 +63,8 @@
 		trouble = troubleOf(reply, 'Your choice was not saved');
 		if (reply.kind !== 'ok') return;
 		await onchanged();
-		changedHere({
-			said: 'A technique is another one.',
+		rememberChange({
+			said: 'A technique was changed.',
 			undo: () => put(before),
 			redo: () => put(ways),
 			stays: 'The technique is as you chose it',

@@ -2,9 +2,8 @@ import { goto, invalidateAll } from '$app/navigation';
 import { resolve } from '$app/paths';
 import type { Ended } from '$lib/bench/run';
 import type { Day } from '$lib/core';
-import { send } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
-import { changedHere } from '../../state/undo.svelte';
+import { made, rememberChange } from '../../state/undo.svelte';
 import { teller } from '../../state/writing';
 
 /** A winding was saved: says so, with its label at hand, and goes to the rack. */
@@ -16,10 +15,9 @@ export async function windingSaved(spool: string, record: string): Promise<void>
 			onClick: () => void goto(resolve('/label/[id]', { id: record }))
 		}
 	});
-	changedHere({
+	rememberChange({
 		said,
-		undo: () => send('DELETE', `/api/records/${record}`),
-		redo: () => send('POST', `/api/records/${record}/restore`),
+		...made(`/api/records/${record}`),
 		stays: 'The winding is still on the rack',
 		refresh: invalidateAll
 	});

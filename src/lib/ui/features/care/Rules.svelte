@@ -15,7 +15,7 @@
 	import { type Reply, troubleOf } from '../../state/api';
 	import { currentRules } from '../../state/answers';
 	import { staleAnswer, Write } from '../../state/write';
-	import { changed as didChange } from '../../state/undo.svelte';
+	import { tellChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { mergedRules } from './merged-rules';
 
@@ -78,7 +78,7 @@
 		const trouble = troubleOf(reply, 'The rules are as they were');
 		if (trouble !== undefined) await notify(trouble);
 		else
-			await didChange({
+			await tellChange({
 				said,
 				undo: () => put(wereUsual ? undefined : before, version),
 				stays: 'The rules are as you changed them',

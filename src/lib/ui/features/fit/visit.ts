@@ -4,7 +4,7 @@ import type { SetupForm } from '$lib/setup/form';
 import { onDestroy } from 'svelte';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
-import { changed, changedHere } from '../../state/undo.svelte';
+import { made, rememberChange, takenAway, tellChange } from '../../state/undo.svelte';
 import type { SetupStore } from './store.svelte';
 
 /** A visit to a set-up. */
@@ -33,7 +33,7 @@ export function rememberVisit(store: SetupStore, { began, isNew, form }: Visit):
 		const { id, spoolId, version } = known;
 		const toRack = (): Promise<void> => goto(resolve('/'), { invalidateAll: true });
 		if (!isNew)
-			changedHere({
+			rememberChange({
 				said: `${nameOf(form())} was changed.`,
 				undo: () => send('PUT', `/api/setups/${id}`, { form: began, version }),
 				stays: 'It is as you changed it',
@@ -41,10 +41,9 @@ export function rememberVisit(store: SetupStore, { began, isNew, form }: Visit):
 			});
 		else if (to === '/' && form().spool.name.trim() === '') void takeOff(spoolId);
 		else
-			changedHere({
+			rememberChange({
 				said: `${nameOf(form())} was added.`,
-				undo: () => send('DELETE', `/api/spools/${spoolId}`),
-				redo: () => send('POST', `/api/spools/${spoolId}/restore`),
+				...made(`/api/spools/${spoolId}`),
 				stays: 'It is still on the rack',
 				refresh: toRack
 			});
@@ -58,10 +57,10 @@ async function takeOff(spoolId: string): Promise<void> {
 	);
 	if (trouble !== undefined) return notify(trouble);
 	await invalidateAll();
-	await changed({
+	await tellChange({
 		said: "The set-up had no name, so it isn't on the rack.",
 		label: 'Keep it',
-		undo: () => send('POST', `/api/spools/${spoolId}/restore`),
+		...takenAway(`/api/spools/${spoolId}`),
 		stays: "It still isn't on the rack",
 		refresh: invalidateAll
 	});

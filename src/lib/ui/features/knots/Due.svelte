@@ -6,7 +6,7 @@
 	import { showDay } from '$lib/wording/dates';
 	import { troubleOf } from '../../state/api';
 	import { Write } from '../../state/write';
-	import { changedHere } from '../../state/undo.svelte';
+	import { rememberChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
@@ -40,10 +40,10 @@
 		const trouble = troubleOf(await put(windsOn || null), 'The date was not saved');
 		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		changedHere({
-			said: 'The day you next wind is another one.',
+		rememberChange({
+			said: 'The day you next wind your spools was changed.',
 			undo: () => put(before),
-			stays: 'The date is as it was',
+			stays: 'The date is as you changed it',
 			refresh: invalidateAll
 		});
 	}

@@ -5,7 +5,7 @@
 	import { showSmall } from '$lib/wording/units';
 	import { send, troubleOf } from '../../state/api';
 	import { invalidateAll } from '$app/navigation';
-	import { changedHere } from '../../state/undo.svelte';
+	import { rememberChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import BeforeNowBar from './BeforeNowBar.svelte';
@@ -39,11 +39,11 @@
 		const trouble = troubleOf(await put(counts), counts ? 'It is still left out' : 'It still counts');
 		if (trouble !== undefined) return notify(trouble);
 		onchanged();
-		changedHere({
+		rememberChange({
 			said: counts ? 'A winding counts again.' : 'A winding is left out.',
 			undo: () => put(!counts),
 			redo: () => put(counts),
-			stays: 'It is as it was',
+			stays: 'It is as you changed it',
 			refresh: invalidateAll
 		});
 	}

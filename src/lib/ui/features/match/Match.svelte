@@ -12,7 +12,7 @@
 	import { send, troubleOf } from '../../state/api';
 	import { Aside } from '../../state/aside.svelte';
 	import { notify } from '../../state/notices.svelte';
-	import { changedHere } from '../../state/undo.svelte';
+	import { made, rememberChange } from '../../state/undo.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import LineClassFields from '../fit/LineClassFields.svelte';
 	import { materialOptions, windingOptions } from '../fit/options';
@@ -121,10 +121,9 @@
 		const reply = await send('POST', '/api/setups', { form, spoolId: spool.id }, { answer: id });
 		if (reply.kind === 'ok') {
 			const { id: plan } = reply.value;
-			changedHere({
+			rememberChange({
 				said: `${spool.form.name || 'A spool'} has a new plan.`,
-				undo: () => send('DELETE', `/api/setups/${plan}`),
-				redo: () => send('POST', `/api/setups/${plan}/restore`),
+				...made(`/api/setups/${plan}`),
 				stays: 'The plan is still there',
 				refresh: () => goto('/', { invalidateAll: true })
 			});

@@ -23,27 +23,25 @@
 
 	/** Pixels per millimetre: the same for every spool, so that they can be compared. */
 	const SCALE = 2.9;
-	/** Numbers of columns that would leave a single spool in the last row. */
-	const COLUMNS = [3, 4, 5, 6, 7, 8];
-	const lonely = $derived(
-		entries.length > 1 ? COLUMNS.filter((columns) => entries.length % columns === 1).join(' ') : ''
+	/** Where there is room for so many columns, one fewer is used when the last row would hold a single spool. */
+	const ROOM_FOR = [3, 4, 5, 6, 7, 8];
+	const columns = $derived(
+		ROOM_FOR.map(
+			(most) => `--at-${most}: ${entries.length > 1 && entries.length % most === 1 ? most - 1 : most}`
+		).join('; ')
 	);
 </script>
 
 <div class="shelf-room">
 	<!-- Each row is as tall as its largest spool: picture, words and links of one row share their heights. -->
-	<ul class="shelf grid grid-cols-2" data-lonely={lonely}>
+	<ul class="shelf grid" style={columns}>
 		{#each entries as entry (entry.id)}
 			<li
 				class="group relative row-span-3 grid grid-rows-subgrid pb-8"
 				data-spool={entry.name}
 				data-setup={entry.setupId}
 			>
-				{#if chosen}<Choice
-						name={entry.name}
-						on={chosen.has(entry.id)}
-						onclick={() => onchoose(entry.id)}
-					/>{/if}
+				<Choice {entry} {chosen} {onchoose} />
 				<a href={entry.href} class="row-span-2 grid grid-rows-subgrid outline-offset-[-2px]">
 					<span class="flex items-end justify-center border-b-[3px] border-ink px-2 pt-4">
 						{#if entry.drawing}

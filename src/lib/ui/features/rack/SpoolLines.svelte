@@ -24,11 +24,7 @@
 			data-spool={entry.name}
 			data-setup={entry.setupId}
 		>
-			{#if chosen}<Choice
-					name={entry.name}
-					on={chosen.has(entry.id)}
-					onclick={() => onchoose(entry.id)}
-				/>{/if}
+			<Choice {entry} {chosen} {onchoose} />
 			<a class="figure font-semibold hover:underline" href={entry.href}>{entry.name}</a>
 			<span class="max-sm:hidden"
 				>{#if entry.strands}<ThreadRow strands={entry.strands} />{/if}</span

@@ -11,8 +11,8 @@
 	import { strandsOf } from '../../charts/thread/strands';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Select from '../../primitives/Select.svelte';
-	import { send, troubleOf } from '../../state/api';
-	import { changedHere } from '../../state/undo.svelte';
+	import { troubleOf } from '../../state/api';
+	import { made, rememberChange } from '../../state/undo.svelte';
 	import { plannedSwap } from '../../state/answers';
 	import { Write } from '../../state/write';
 	import { getNoticesReady } from '../../state/notices.svelte';
@@ -101,10 +101,9 @@
 		trouble = troubleOf(reply, 'What you chose stays here');
 		if (reply.kind !== 'ok') return;
 		const { setupId } = reply.value;
-		changedHere({
+		rememberChange({
 			said: `A swap on ${choice.spool.name || 'the spool'} is planned.`,
-			undo: () => send('DELETE', `/api/setups/${setupId}`),
-			redo: () => send('POST', `/api/setups/${setupId}/restore`),
+			...made(`/api/setups/${setupId}`),
 			stays: 'The swap is still planned',
 			refresh: () => goto('/', { invalidateAll: true })
 		});

@@ -2,10 +2,10 @@
 	import { invalidateAll } from '$app/navigation';
 	import { pastRun } from '$lib/bench/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
-	import { send, troubleOf } from '$lib/ui/state/api';
+	import { troubleOf } from '$lib/ui/state/api';
 	import { Write } from '$lib/ui/state/write';
 	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
-	import { changed } from '$lib/ui/state/undo.svelte';
+	import { takenAway, tellChange } from '$lib/ui/state/undo.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
 	let { data } = $props();
@@ -16,10 +16,10 @@
 		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
 		if (trouble !== undefined) return notify(trouble);
 		await invalidateAll();
-		void changed({
+		void tellChange({
 			said: 'The winding is undone. The previous line is back on the spool.',
 			label: 'Bring the winding back',
-			undo: () => send('POST', `/api/records/${id}/restore`),
+			...takenAway(`/api/records/${id}`),
 			stays: 'The winding is still undone',
 			refresh: invalidateAll
 		});

@@ -7,7 +7,7 @@
 	import Field from '../../../primitives/Field.svelte';
 	import { hands as answer } from '../../../state/answers';
 	import { send } from '../../../state/api';
-	import { changedHere } from '../../../state/undo.svelte';
+	import { rememberChange } from '../../../state/undo.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
 
@@ -42,7 +42,7 @@
 		const reply = await send('PUT', '/api/hands', { winding, material, forget }, { answer });
 		if (reply.kind !== 'ok') return;
 		hands = reply.value.hands;
-		changedHere({
+		rememberChange({
 			said: forget ? 'Earlier windings are left out.' : 'Earlier windings count again.',
 			undo: () => send('PUT', '/api/hands', { winding, material, forget: !forget }, { answer }),
 			stays: 'They are as you set them',
