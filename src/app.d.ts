@@ -1,4 +1,5 @@
 import type { ChosenTechniques, Day } from '$lib/core';
+import type { Place } from '$lib/inventory/place';
 import type { Theme } from '$lib/ui/state/cookies';
 import type { UnitSystem } from '$lib/wording/units';
 
@@ -18,7 +19,7 @@ declare global {
 			/** Who winds at this device; empty while nobody said. */
 			winder: string;
 			/** Whose data the browser shows: the person's own, or the sample kit room's. */
-			place: 'own' | 'sample';
+			place: Place;
 		}
 		interface Error {
 			/** What is wrong with the data file, where it is that. */

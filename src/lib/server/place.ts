@@ -1,17 +1,16 @@
-import { isThere, type Place } from './db';
+import { PLACE_HEADER, type Place } from '$lib/inventory/place';
+import { isThere } from './db';
 
-/** Which place a browser is in. Pages read it too: a page of one place must not write into the other. */
+/** Which place a browser is in. */
 export const PLACE_COOKIE = 'wendle-place';
-/** Sent by a page with what it asks: the place that the page belongs to. */
-const PLACE_HEADER = 'wendle-place';
 
-/** The place of a request; a sample that was thrown away is nobody's place any more. */
+/** The place of a request. A browser whose sample was thrown away is back in the person's own. */
 export const placeOf = (cookie: string | undefined): Place =>
 	cookie === 'sample' && isThere('sample') ? 'sample' : 'own';
 
 /**
- * The refusal of what a page of one place sends to the other, since another window moved the browser there meanwhile. A 503:
- * the page keeps what it sent, and sends it again once the browser is back.
+ * Refuses what a page of one place sends while another window has moved the browser to the other place. A 503, so that the
+ * page keeps what it sent, and sends it again once the browser is back.
  */
 export function refuseFromElsewhere(headers: Headers, place: Place): Response | undefined {
 	const sent = headers.get(PLACE_HEADER);

@@ -4,15 +4,13 @@ import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { refuseIfGone } from './file';
 import { fileIn, openDatabase } from './open';
+import type { Place } from '$lib/inventory/place';
 import { DataTrouble } from './trouble';
 
 export { troubleBehind } from './trouble';
 
-/** Whose data it is: the person's own, or a sample kit room's, to try things in and throw away. */
-export type Place = 'own' | 'sample';
-
 const asked = new AsyncLocalStorage<Place>();
-/** Does `work` on the data of a place. What is said of no place is the person's own. */
+/** Does `work` on the data of a place. Work that names no place is done on the person's own. */
 export const inPlace = <T>(place: Place, work: () => T): T => asked.run(place, work);
 const here = (): Place => asked.getStore() ?? 'own';
 
@@ -24,10 +22,7 @@ export function directoryOf(place: Place): string {
 export const dataFile = (): string => fileIn(directoryOf(here()));
 export const isThere = (place: Place): boolean => existsSync(fileIn(directoryOf(place)));
 
-interface Opened {
-	readonly db: Promise<Knex>;
-}
-const opened = new Map<Place, Opened>();
+const opened = new Map<Place, Promise<Knex>>();
 /** Files that were there once: from then on a missing one has gone, and no new one is made in its place. */
 const wereThere = new Set<Place>();
 
@@ -41,9 +36,9 @@ export async function database(): Promise<Knex> {
 	const place = here();
 	let opening = opened.get(place);
 	if (!opening && wereThere.has(place) && !isThere(place)) throw new DataTrouble('data_gone', dataFile());
-	if (!opening) opened.set(place, (opening = { db: openDatabase(directoryOf(place)) }));
+	if (!opening) opened.set(place, (opening = openDatabase(directoryOf(place))));
 	try {
-		const db = await opening.db;
+		const db = await opening;
 		wereThere.add(place);
 		refuseIfGone(db);
 		return db;
@@ -58,7 +53,7 @@ async function close(place: Place): Promise<void> {
 	const open = opened.get(place);
 	opened.delete(place);
 	wereThere.delete(place);
-	await (await open?.db)?.destroy();
+	await (await open)?.destroy();
 }
 
 /** Lets the process end: Knex's pool would keep it alive. */
@@ -67,8 +62,8 @@ export async function closeDatabase(): Promise<void> {
 	await close('sample');
 }
 
-/** Deletes the sample's data. */
-export async function throwAwaySample(): Promise<void> {
+/** Deletes the sample's data. The person's own is never deleted. */
+export async function deleteSample(): Promise<void> {
 	await close('sample');
 	rmSync(directoryOf('sample'), { recursive: true, force: true });
 }

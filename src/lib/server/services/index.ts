@@ -10,6 +10,7 @@ import * as inventory from './inventory';
 import * as photos from './photos';
 import * as practiceService from './practice';
 import * as runs from './runs';
+import * as sample from './sample';
 import * as saved from './saved';
 import * as setups from './setups';
 import * as swaps from './swaps';
@@ -19,25 +20,28 @@ import { error } from '@sveltejs/kit';
 
 export { calendarFile } from './calendar';
 export { followRun } from './runs';
-export { openSample } from './sample';
-export { throwAwaySample } from '../db';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
 
+/** What is wrong with the file or the disk is told as such, not as a mistake of the program's. */
+async function telling<R>(work: () => Promise<R>): Promise<R> {
+	try {
+		return await work();
+	} catch (thrown) {
+		const trouble = troubleBehind(thrown, dataFile());
+		if (!trouble) throw thrown;
+		console.error(trouble.message);
+		error(503, { message: trouble.message, code: trouble.code });
+	}
+}
+
 const bound =
 	<A extends [Awaited<ReturnType<typeof database>>, ...unknown[]], R>(service: (...args: A) => Promise<R>) =>
-	async (...args: Tail<A>): Promise<R> => {
-		try {
-			return await service(...([await database(), ...args] as unknown as A));
-		} catch (thrown) {
-			// What is wrong with the file or the disk is told as such, not as a mistake of the program's.
-			const trouble = troubleBehind(thrown, dataFile());
-			if (!trouble) throw thrown;
-			console.error(trouble.message);
-			error(503, { message: trouble.message, code: trouble.code });
-		}
-	};
+	(...args: Tail<A>): Promise<R> =>
+		telling(async () => service(...([await database(), ...args] as unknown as A)));
 
+export const openSample = (): Promise<void> => telling(sample.openSample);
+export const throwAwaySample = (): Promise<void> => telling(sample.throwAwaySample);
 export const rack = bound(setups.rack);
 export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);

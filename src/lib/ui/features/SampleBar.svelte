@@ -1,10 +1,11 @@
 <script lang="ts">
 	import { browser } from '$app/environment';
+	import type { Place } from '$lib/inventory/place';
 	import { pagePlace, send, troubleOf } from '../state/api';
 	import { notify } from '../state/notices.svelte';
 
 	/** Says that this is the sample kit room, and leads out of it. */
-	let { place }: { place: 'own' | 'sample' } = $props();
+	let { place }: { place: Place } = $props();
 	// A page stays in the place that it was made for, whatever another window does.
 	// svelte-ignore state_referenced_locally
 	const made = place;

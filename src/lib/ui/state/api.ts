@@ -1,3 +1,4 @@
+import { PLACE_HEADER, type Place } from '$lib/inventory/place';
 import { toJson } from '$lib/inventory/json';
 import type { WordedIssue } from '$lib/wording/issues';
 import { v4 as uuid } from 'uuid';
@@ -33,9 +34,9 @@ interface Asking<T> extends Sending {
 }
 
 /** The place that this page belongs to: sent along, so that it never writes into another one. */
-export const pagePlace: { now: string | undefined } = { now: undefined };
+export const pagePlace: { now: Place | undefined } = { now: undefined };
 export const ofPlace = (): Record<string, string> =>
-	pagePlace.now === undefined ? {} : { 'wendle-place': pagePlace.now };
+	pagePlace.now === undefined ? {} : { [PLACE_HEADER]: pagePlace.now };
 
 const NOT_UNDERSTOOD = 'The server answered something that this page does not understand. Reload the page.';
 

@@ -1,13 +1,14 @@
+import { PLACES } from '$lib/inventory/place';
 import { writing } from '$lib/server/http';
 import { done } from '$lib/server/outcome';
 import { PLACE_COOKIE } from '$lib/server/place';
 import { openSample, throwAwaySample } from '$lib/server/services';
 import { z } from 'zod';
 
-const COOKIE = { path: '/', httpOnly: false, sameSite: 'lax', secure: false } as const;
+const COOKIE = { path: '/', httpOnly: true, sameSite: 'lax', secure: false } as const;
 
 const GoTo = z.strictObject({
-	place: z.enum(['own', 'sample']).meta({ description: 'The rack that is your own, or a sample kit room.' }),
+	place: z.enum(PLACES).meta({ description: 'The rack that is your own, or a sample kit room.' }),
 	throwAway: z.boolean().optional().meta({ description: 'Delete the sample kit room when you leave it.' })
 });
 
