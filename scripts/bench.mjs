@@ -8,8 +8,6 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { bundled } from './bench/bundled.mjs';
 import { caringFigures } from './bench/caring.mjs';
@@ -18,6 +16,7 @@ import { lighthouseFigures } from './bench/lighthouse.mjs';
 import { scrubbingFigures } from './bench/scrubbing.mjs';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
+import { answering, fillWithDemo } from './serving.mjs';
 
 const PORT = '4198';
 const BASE = `http://127.0.0.1:${PORT}`;
@@ -103,14 +102,8 @@ async function start(/** @type {string} */ data, path = '/') {
 		env: { ...process.env, HOST: '127.0.0.1', PORT, WENDLE_DATA: data },
 		stdio: 'ignore'
 	});
-	for (;;) {
-		const up = await fetch(BASE + path).then(
-			(response) => response.ok,
-			() => false
-		);
-		if (up) return { server, ms: performance.now() - began };
-		await pause(10);
-	}
+	await answering(BASE + path, 10);
+	return { server, ms: performance.now() - began };
 }
 
 async function stop(/** @type {import('node:child_process').ChildProcess} */ server) {
@@ -223,8 +216,7 @@ try {
 		await stop(server);
 	}
 	say('start-up again, median of 5', `${median(starts).toFixed(0)} ms`, 'aim: under 1 s');
-	const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
-	await fillDemo(data);
+	await fillWithDemo(data);
 	const { server } = await start(data);
 	try {
 		await requestFigures();

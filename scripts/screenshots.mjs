@@ -1,16 +1,12 @@
 /** Makes the pictures in docs/screenshots from the demo data: `npm run screenshots`. */
 import { chromium } from '@playwright/test';
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
-import { pathToFileURL } from 'node:url';
 import { build, install, root } from './bootstrap.mjs';
 import { LAUNCH } from './chromium.mjs';
+import { serveDemo } from './serving.mjs';
 
-const PORT = '4199';
-const BASE = `http://127.0.0.1:${PORT}`;
 const OUT = join(root, 'docs/screenshots');
 
 /** name, spool on the rack ('' for the rack itself, a path for a page), its place, width, theme, tab to open */
@@ -39,21 +35,9 @@ const VIEWS = /** @type {const} */ ([
 install();
 build();
 mkdirSync(OUT, { recursive: true });
-const data = mkdtempSync(join(tmpdir(), 'wendle-shots-'));
-const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
-await fillDemo(data);
-const server = spawn(process.execPath, ['build/index.js'], {
-	cwd: root,
-	env: { ...process.env, HOST: '127.0.0.1', PORT, WENDLE_DATA: data },
-	stdio: 'ignore'
-});
+const { base: BASE, stop } = await serveDemo('4199');
 const browser = await chromium.launch(LAUNCH);
 try {
-	for (let up = false; !up; await pause(100))
-		up = await fetch(BASE).then(
-			() => true,
-			() => false
-		);
 	for (const [name, subject, place, width, theme, tab] of VIEWS) {
 		const context = await browser.newContext({
 			locale: 'en-GB',
@@ -89,6 +73,5 @@ try {
 	}
 } finally {
 	await browser.close();
-	server.kill('SIGKILL');
-	rmSync(data, { recursive: true, force: true });
+	stop();
 }

@@ -3,6 +3,7 @@ import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build, install, root } from './bootstrap.mjs';
+import { fillWithDemo } from './serving.mjs';
 
 const demo = process.argv.includes('--demo');
 const host = (process.env.HOST ||= '127.0.0.1');
@@ -29,8 +30,7 @@ install();
 build();
 process.chdir(root);
 if (demo) {
-	const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
-	if (await fillDemo(data)) console.log(`Demo data filled in ${data}`);
+	if (await fillWithDemo(data)) console.log(`Demo data filled in ${data}`);
 }
 await import(pathToFileURL(join(root, 'build/index.js')).href);
 console.log(`Wendle is at http://${host.includes(':') ? `[${host}]` : host}:${port}  (data in ${data})`);

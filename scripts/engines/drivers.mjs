@@ -4,8 +4,9 @@
  */
 import { spawn } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
-import { createServer } from 'node:net';
+import { setTimeout as pause } from 'node:timers/promises';
 import { launch } from 'puppeteer-core';
+import { answering } from '../serving.mjs';
 import { Builder, By, Key, until } from 'selenium-webdriver';
 
 /** How long something may take to show, ms. */
@@ -57,48 +58,30 @@ export async function firefox() {
 	};
 }
 
-const freePort = () =>
-	new Promise((settle) => {
-		const probe = createServer().listen(0, '127.0.0.1', () => {
-			const { port } = /** @type {import('node:net').AddressInfo} */ (probe.address());
-			probe.close(() => settle(port));
-		});
-	});
+/** Where WebKitWebDriver listens. */
+const WEBKIT_PORT = 4195;
 
 /** @returns {Promise<Hands>} */
 export async function webkit() {
-	const port = await freePort();
 	// There is no monitor: it gets one of its own.
 	const server = spawn(
 		'xvfb-run',
-		['-a', '-s', '-screen 0 1400x1000x24', 'WebKitWebDriver', `--port=${port}`],
+		['-a', '-s', '-screen 0 1400x1000x24', 'WebKitWebDriver', `--port=${WEBKIT_PORT}`],
 		{
 			stdio: 'ignore',
 			detached: true,
 			env: { ...process.env, WEBKIT_DISABLE_COMPOSITING_MODE: '1', WEBKIT_FORCE_SANDBOX: '0' }
 		}
 	);
-	const url = `http://127.0.0.1:${port}`;
+	const url = `http://127.0.0.1:${WEBKIT_PORT}`;
 	const ended = new Promise((_, fail) => server.once('exit', () => fail(new Error('WebKitWebDriver ended'))));
-	const up = async () => {
-		while (
-			!(await fetch(`${url}/status`).then(
-				({ ok }) => ok,
-				() => false
-			))
-		)
-			await new Promise((settle) => setTimeout(settle, 50));
-	};
-	await Promise.race([up(), ended]);
+	await Promise.race([answering(`${url}/status`), ended]);
 	ended.catch(() => undefined);
 	const driver = await new Builder()
 		.usingServer(url)
 		.withCapabilities({
 			browserName: 'MiniBrowser',
-			'webkitgtk:browserOptions': {
-				binary: '/usr/lib/x86_64-linux-gnu/webkit2gtk-4.1/MiniBrowser',
-				args: ['--automation']
-			}
+			'webkitgtk:browserOptions': { args: ['--automation'] }
 		})
 		.build();
 	await driver.manage().setTimeouts({ pageLoad: PATIENCE_MS, script: PATIENCE_MS });
@@ -115,7 +98,7 @@ export async function webkit() {
 		for (const began = Date.now(); Date.now() - began < PATIENCE_MS;) {
 			const found = /** @type {unknown[] | null} */ (await driver.executeScript(script, xpath));
 			if (found) return found[0];
-			await new Promise((settle) => setTimeout(settle, 50));
+			await pause(50);
 		}
 		throw new Error(`nothing shows at ${xpath}`);
 	};

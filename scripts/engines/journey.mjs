@@ -1,17 +1,14 @@
 /**
- * One journey in Firefox and in WebKit: set up a spool, move the gap, count at the bench, look at a knot and at Care. Fails where a page
- * does not do there what it does in Chromium; leaves pictures in `.wendle/engines`.
+ * One journey in Firefox and in WebKit: set up a spool, move the gap, count at the bench, look at a knot and at Care. It fails where
+ * something doesn't work in one of them, and leaves pictures in `.wendle/engines`.
  */
-import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
 import { root } from '../bootstrap.mjs';
+import { installDebian } from '../debian.mjs';
+import { serveDemo } from '../serving.mjs';
 import { firefox, webkit } from './drivers.mjs';
 
-const PORT = '4196';
-const BASE = `http://127.0.0.1:${PORT}`;
 const PICTURES = join(root, '.wendle/engines');
 
 const labelled = (/** @type {string} */ label) =>
@@ -23,13 +20,13 @@ function expect(holds, what) {
 	if (!holds) throw new Error(`not so: ${what}`);
 }
 
-/** @param {import('./drivers.mjs').Hands} hands @param {string} engine */
-async function journey(hands, engine) {
+/** @param {import('./drivers.mjs').Hands} hands @param {string} engine @param {string} base */
+async function journey(hands, engine, base) {
 	const picture = (/** @type {string} */ of) => hands.picture(join(PICTURES, `${engine}-${of}.png`));
 	const answer = async (/** @type {string} */ of) =>
 		Number.parseFloat(await hands.read(`//*[@data-answer="${of}"]`));
 
-	await hands.open(`${BASE}/fit/new?know=measured`);
+	await hands.open(`${base}/fit/new?know=measured`);
 	await hands.read('//*[@data-ready]//h2');
 	await hands.type(labelled('Name of the spool'), `Tried in ${engine}`);
 	await hands.type(labelled('Across the rims'), '84 mm');
@@ -85,30 +82,19 @@ async function journey(hands, engine) {
 }
 
 mkdirSync(PICTURES, { recursive: true });
-const data = mkdtempSync(join(tmpdir(), 'wendle-engines-'));
-const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
-await fillDemo(data);
-const server = spawn(process.execPath, ['build/index.js'], {
-	cwd: root,
-	env: { ...process.env, HOST: '127.0.0.1', PORT, WENDLE_DATA: data },
-	stdio: 'ignore'
-});
+/** Debian's packages of both engines, with a screen for the one that has no headless mode. */
+const ENGINES = ['firefox-esr', 'webkit2gtk-driver', 'xvfb', 'xauth'];
+if (!existsSync('/usr/bin/firefox-esr') || !existsSync('/usr/bin/WebKitWebDriver')) installDebian(ENGINES);
+const { base, stop } = await serveDemo('4196');
 let failed = 0;
 try {
-	while (
-		!(await fetch(BASE).then(
-			({ ok }) => ok,
-			() => false
-		))
-	)
-		await new Promise((settle) => setTimeout(settle, 50));
 	for (const [engine, opens] of /** @type {const} */ ([
 		['firefox', firefox],
 		['webkit', webkit]
 	])) {
 		const hands = await opens();
 		try {
-			await journey(hands, engine);
+			await journey(hands, engine, base);
 			console.log(`${engine}: the whole journey`);
 		} catch (error) {
 			failed += 1;
@@ -119,7 +105,6 @@ try {
 		}
 	}
 } finally {
-	server.kill('SIGKILL');
-	rmSync(data, { recursive: true, force: true });
+	stop();
 }
 process.exitCode = failed > 0 ? 1 : 0;

@@ -22,7 +22,7 @@
 
 	const titleOf = (id: string): string => bench.steps.find((step) => step.id === id)?.title ?? '';
 	function comesOff({ off }: Remedy): string {
-		const wound = off.filter((id) => (bench.run?.state.turns.get(id) ?? 0) !== 0);
+		const wound = off.filter((id) => (bench.run.state.turns.get(id) ?? 0) !== 0);
 		const names = parts.filter(({ id }) => wound.includes(id)).map(({ role }) => ROLE_NAMES[role]);
 		return names.length > 0 ? ` Wendle then starts counting the ${names.join(' and the ')} again.` : '';
 	}

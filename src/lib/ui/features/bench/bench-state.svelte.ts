@@ -15,7 +15,7 @@ export class BenchState {
 	readonly #work: () => Work;
 	readonly #tempo: Tempo;
 	readonly #begun: Begun | undefined;
-	readonly run: Run | undefined;
+	readonly run: Run;
 	/** Somebody has gone to a step since the job was opened: they are left where they are. */
 	#moved: boolean;
 	/** The step in hand, by its id: a technique that is changed may give it another place. None past the last one. */
@@ -43,7 +43,7 @@ export class BenchState {
 	);
 
 	/** @param wound it was wound elsewhere, so the winding is saved at once */
-	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run | undefined, wound = false) {
+	constructor(work: () => Work, tempo: Tempo, begun: Begun | undefined, run: Run, wound = false) {
 		this.#work = work;
 		this.#tempo = tempo;
 		this.#begun = begun;
@@ -59,8 +59,8 @@ export class BenchState {
 
 	/** Until the run is there, what the first page knew of it, and what was done since. */
 	#known(what: 'done' | 'tools'): ReadonlySet<string> {
-		const now = this.run?.state[what] ?? new SvelteSet<string>();
-		return this.run?.loaded ? now : new SvelteSet([...(this.#begun?.[what] ?? []), ...now]);
+		const now = this.run.state[what];
+		return this.run.loaded ? now : new SvelteSet([...(this.#begun?.[what] ?? []), ...now]);
 	}
 
 	firstOpen(): number {
@@ -74,7 +74,7 @@ export class BenchState {
 
 	tick(step: Step, done: boolean): void {
 		const plannedSeconds = Math.round(step.seconds);
-		void this.run?.add({ kind: 'step', step: step.id, done, ...(done && { plannedSeconds }) });
+		void this.run.add({ kind: 'step', step: step.id, done, ...(done && { plannedSeconds }) });
 	}
 
 	/** Ticks the step in hand and goes on to the next one that is open: what is done between them is left alone. */
@@ -111,7 +111,7 @@ export class BenchState {
 	/** Goes back to where something can be put right: steps open again, and what comes off no longer counts. */
 	putRight({ key, back, reopens, off }: Remedy): void {
 		if (!this.step) return;
-		void this.run?.add({ kind: 'remedy', remedy: key, step: this.step.id, back, reopens, off });
+		void this.run.add({ kind: 'remedy', remedy: key, step: this.step.id, back, reopens, off });
 		this.goTo(back);
 	}
 }
