@@ -4,7 +4,10 @@ import { defineConfig } from 'vitest/config';
 
 /** What every page that reckons needs comes in one piece: many small ones cost more than they save. */
 const RECKONING =
-	/src\/lib\/(setup\/(bounds|description|evaluate|evaluate-form|gap-over|read-spool|read-strands|read-text)|core\/(issues|keys|units\/|numeric\/(root|tolerances)|spool\/|line\/(sections|class|strand|material|taper|density)|packing\/|fit\/(stack|wind|solve)|calibrate\/(ratings|source)|uncertainty\/(spreads|inputs|outcome|propagate|first-order)|estimate\/(reading|surfaces|asked\/seen-alone)|judge\/(judge|given)))\b/;
+	/src\/lib\/(setup\/(bounds|description|evaluate|evaluate-form|gap-over|read-spool|read-strands|read-text)|core\/(numeric\/(quadrature|cholesky)|spool\/(fill|piece)|line\/(class|strand|material|taper|density)|packing\/|fit\/(stack|wind|solve)|calibrate\/(ratings|source)|uncertainty\/(spreads|inputs|outcome|propagate|first-order)|estimate\/(reading|surfaces|asked\/seen-alone)|judge\/(judge|given)))\b/;
+/** What nearly every page measures and draws with. */
+const MEASURES =
+	/src\/lib\/(wording\/units|core\/(issues|keys|units\/|numeric\/(root|tolerances)|spool\/spool|line\/sections))\b/;
 
 export default defineConfig({
 	plugins: [tailwindcss(), sveltekit()],
@@ -14,7 +17,10 @@ export default defineConfig({
 		rolldownOptions: {
 			output: {
 				codeSplitting: {
-					groups: [{ name: 'reckoning', test: RECKONING }]
+					groups: [
+						{ name: 'measures', test: MEASURES, priority: 1 },
+						{ name: 'reckoning', test: RECKONING }
+					]
 				}
 			},
 			treeshake: {

@@ -2,7 +2,7 @@ import { measured } from './fit-page';
 import { expect, open, test } from './server';
 
 test('the sample kit room is a separate place, and can be thrown away', async ({ page, server }) => {
-	await page.goto(server.url);
+	await open(page, server.url);
 	await page.getByRole('button', { name: 'Try it with a sample kit room' }).click();
 	const bar = page.getByRole('region', { name: 'Sample kit room' });
 	await expect(bar).toBeVisible();

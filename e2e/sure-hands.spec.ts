@@ -235,3 +235,20 @@ test('many spools: looked for, sorted, grouped, one line each; the address says 
 	await page.getByRole('link', { name: 'Carry on' }).click();
 	await expect(title(page)).toHaveText('Wind the backing');
 });
+
+test('a button that is pressed before the page answers does what it says once it does', async ({
+	page,
+	server
+}) => {
+	let letGo = (): void => {};
+	const held = new Promise<void>((resolve) => (letGo = resolve));
+	await page.route('**/*.js', async (route) => {
+		await held;
+		await route.continue();
+	});
+	await page.goto(server.url, { waitUntil: 'commit' });
+	await page.getByRole('button', { name: /^Theme: system/ }).click();
+	await expect(page.locator('html')).toHaveAttribute('data-theme', 'system');
+	letGo();
+	await expect(page.locator('html')).toHaveAttribute('data-theme', 'light');
+});

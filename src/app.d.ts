@@ -4,6 +4,10 @@ import type { Theme } from '$lib/ui/state/cookies';
 import type { UnitSystem } from '$lib/wording/units';
 
 declare global {
+	interface Window {
+		/** A button that was pressed before the page answered: see `app.html`. */
+		pressedEarly?: HTMLElement;
+	}
 	namespace App {
 		interface Locals {
 			units: UnitSystem;

@@ -29,17 +29,24 @@
 		if (help) asked = true;
 	});
 	stayWhileAway();
-	// From here on the page answers to what is done with it.
-	afterNavigate(() => (document.documentElement.dataset['alive'] = ''));
+	// From here on the page answers to what is done with it, and to the button that was pressed before.
+	afterNavigate(() => {
+		document.documentElement.dataset['alive'] = '';
+		window.pressedEarly?.click();
+		delete window.pressedEarly;
+	});
 	$effect(() => {
 		preferences.today = data.today;
 	});
 	/** It is another day here than the page says: it was made before this browser said where it is, or it was open overnight. */
 	function lookAtTheDay(): void {
+		if (document.hidden || todayHere().compare(data.today) === 0) return;
 		rememberZone();
-		if (!document.hidden && todayHere().compare(data.today) !== 0) void invalidateAll();
+		void invalidateAll();
 	}
 	$effect(() => untrack(lookAtTheDay));
+	// A browser takes long to name its zone, and nobody waits for it.
+	$effect(() => void (window.requestIdleCallback ?? setTimeout)(rememberZone));
 
 	const NEXT_UNITS = { 'yd-mm': 'yd-in', 'yd-in': 'm-mm', 'm-mm': 'yd-mm' } as const;
 	/** A slip beside T would leave a reel in the middle of being wound. */

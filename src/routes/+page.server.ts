@@ -1,4 +1,5 @@
 import { care, rack, unreadable } from '$lib/server/services';
+import { rackEntry } from '$lib/ui/features/rack/entry';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends, locals }) => {
@@ -18,6 +19,6 @@ export const load: PageServerLoad = async ({ depends, locals }) => {
 			else if (state.daysOut > 0) waters[spoolId] ??= 'fresh';
 		}
 	}
-	const spools = await rack();
-	return { rack: spools, due, waters, coiled, unreadable: await unreadable() };
+	const shelf = (await rack()).map((spool) => rackEntry(spool, locals.units));
+	return { rack: shelf, due, waters, coiled, unreadable: await unreadable() };
 };

@@ -3,10 +3,9 @@
 	import { page } from '$app/state';
 	import { arranged } from '$lib/ui/features/rack/arranged';
 	import ChosenBar from '$lib/ui/features/rack/ChosenBar.svelte';
-	import EmptyRack from '$lib/ui/features/rack/EmptyRack.svelte';
-	import { rackEntry, type RackEntry } from '$lib/ui/features/rack/entry';
 	import RackFilters from '$lib/ui/features/rack/RackFilters.svelte';
 	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
+	import { worded, type RackEntry } from '$lib/ui/features/rack/shown';
 	import SpoolLines from '$lib/ui/features/rack/SpoolLines.svelte';
 	import UnreadableList from '$lib/ui/features/unreadable/UnreadableList.svelte';
 	import { send, troubleOf, type Reply } from '$lib/ui/state/api';
@@ -19,7 +18,7 @@
 
 	let { data } = $props();
 	const preferences = usePreferences();
-	const entries = $derived(data.rack.map((spool) => rackEntry(spool, preferences.units)));
+	const entries = $derived(data.rack.map((entry) => worded(entry, preferences.units)));
 	const begun = $derived(entries.filter(({ job }) => job && job.done > 0).length);
 
 	/** Whoever has so few sees all of them at a glance. */
@@ -86,9 +85,9 @@
 
 <div class="mx-auto max-w-[1440px] px-4 sm:px-8">
 	{#if data.unreadable.length > 0}<UnreadableList entries={data.unreadable} />{/if}
-	{#if entries.length === 0 && data.unreadable.length === 0}
+	{#if data.Empty}
 		<h1 class="sr-only">Rack</h1>
-		<EmptyRack />
+		<data.Empty />
 	{:else}
 		<div class="flex flex-wrap items-end gap-x-6 gap-y-2 pt-5 pb-2">
 			<h1 class="text-[26px] leading-tight font-bold tracking-tight">

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import type { WordedIssue } from '$lib/wording/issues';
 
 /** Where something is kept, by what it is. */
@@ -26,6 +25,3 @@ export interface Unreadable {
 	/** The set-up or the spool with a former version that reads. */
 	readonly restorable: boolean;
 }
-
-/** The text to keep in its place. */
-export const MendText = z.strictObject({ text: z.string().max(200_000) }).meta({ id: 'MendText' });

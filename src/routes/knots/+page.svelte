@@ -2,6 +2,7 @@
 	import { DESCRIBED, KNOTS } from '$lib/core';
 	import Chooser from '$lib/ui/features/knots/Chooser.svelte';
 	import KnotPicture from '$lib/ui/features/knots/KnotPicture.svelte';
+	import WhenSeen from '$lib/ui/primitives/WhenSeen.svelte';
 
 	let { data } = $props();
 </script>
@@ -20,7 +21,7 @@
 		{#each KNOTS as knot (knot.slug)}
 			<li>
 				<a href="/knots/{knot.slug}" class="group block border-t-2 border-ink pt-2">
-					<span class="block h-36 bg-paper p-2"><KnotPicture {knot} /></span>
+					<span class="block h-36 bg-paper p-2"><WhenSeen><KnotPicture {knot} /></WhenSeen></span>
 					<span class="figure mt-2 block text-[18px] leading-tight font-semibold group-hover:underline"
 						>{knot.name}</span
 					>

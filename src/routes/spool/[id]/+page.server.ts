@@ -1,4 +1,5 @@
 import { care, spoolWithWindings } from '$lib/server/services';
+import { rackEntry } from '$lib/ui/features/rack/entry';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
@@ -10,5 +11,5 @@ export const load: PageServerLoad = async ({ params, depends, locals }) => {
 	const due = entries
 		.filter(({ spoolId }) => spoolId === params.id)
 		.reduce((sum, { dues }) => sum + dues.filter(({ overdue }) => overdue).length, 0);
-	return { ...found, due };
+	return { ...found, entry: rackEntry(found.spool, locals.units), due };
 };

@@ -6,4 +6,4 @@
 
 <svelte:head><title>{data.spool.form.name || 'Unnamed spool'} · Rack · Wendle</title></svelte:head>
 
-<SpoolPage spool={data.spool} windings={data.windings} due={data.due} />
+<SpoolPage spool={data.spool} entry={data.entry} windings={data.windings} due={data.due} />

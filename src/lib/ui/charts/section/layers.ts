@@ -1,7 +1,7 @@
 import type { Role } from '$lib/core';
 import type { AsWound } from '$lib/inventory/wound';
 import type { Workout } from '$lib/setup/evaluate-form';
-import { diameterByShare, type WoundLayer } from './wraps';
+import type { WoundLayer } from './wraps';
 
 /** A layer ready to be drawn, in its role's colour and texture. */
 export interface DrawnLayer {
@@ -51,7 +51,7 @@ function drawn(
 			innerRadiusMm: surfacesMm[i - 1] ?? arborMm,
 			outerRadiusMm: surfacesMm[i]!,
 			turns: turnsOf(i),
-			diameterAtMm: diameterByShare(workout.stack[i]!.sections)
+			sections: workout.stack[i]!.sections
 		}
 	}));
 }

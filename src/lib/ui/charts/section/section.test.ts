@@ -18,18 +18,14 @@ const dished = value(
 		{ radiusMm: 42, widthMm: 24 }
 	])
 );
-const backing = { innerRadiusMm: 19, outerRadiusMm: 30.572, turns: 949.3, diameterAtMm: () => 0.48 };
+const backing = { innerRadiusMm: 19, outerRadiusMm: 30.572, turns: 949.3, sections: [level(1000, 0.48)] };
 
 describe('wraps', () => {
 	const sections = taperOf({ taper: 'WF', number: 6, density: 'F' });
 	it.each<[string, Spool, Parameters<typeof wrapRows>[1]]>([
 		['backing on a straight spool', straight, backing],
 		['backing on a dished spool', dished, { ...backing, innerRadiusMm: 15 }],
-		[
-			'a tapered line',
-			straight,
-			{ innerRadiusMm: 30, outerRadiusMm: 38, turns: 130, diameterAtMm: diameterByShare(sections) }
-		],
+		['a tapered line', straight, { innerRadiusMm: 30, outerRadiusMm: 38, turns: 130, sections }],
 		['a turn or two', straight, { ...backing, outerRadiusMm: 19.05, turns: 2 }]
 	])('%s: as many circles as turns, all inside', (_, spool, layer) => {
 		const rows = wrapRows(spool, layer);
@@ -89,7 +85,7 @@ describe('the drawing', () => {
 				innerRadiusMm: 30.5,
 				outerRadiusMm: 38,
 				turns: 137,
-				diameterAtMm: diameterByShare(taperOf({ taper: 'WF', number: 6, density: 'F' }))
+				sections: taperOf({ taper: 'WF', number: 6, density: 'F' })
 			}
 		],
 		['a single wrap', straight, { ...backing, outerRadiusMm: 19.5, turns: 1 }]

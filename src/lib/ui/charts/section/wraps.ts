@@ -13,8 +13,8 @@ export interface WoundLayer {
 	readonly innerRadiusMm: number;
 	readonly outerRadiusMm: number;
 	readonly turns: number;
-	/** Diameter of the strand when this share (0–1) of its bulk has been wound. */
-	readonly diameterAtMm: (share: number) => number;
+	/** The strand, from the end that is wound first. */
+	readonly sections: readonly LineSection[];
 }
 
 /** Diameter over the share of bulk wound, for a line of sections. */
@@ -41,7 +41,8 @@ function rowHeights(
 	layer: WoundLayer,
 	areaMm2: number
 ): { height: number; diameterMm: number }[] {
-	const { innerRadiusMm, outerRadiusMm, turns, diameterAtMm } = layer;
+	const { innerRadiusMm, outerRadiusMm, turns, sections } = layer;
+	const diameterAtMm = diameterByShare(sections);
 	const depth = outerRadiusMm - innerRadiusMm;
 	// Space per wrap is d²/η; a square of it has this side, in diameters.
 	const meanSquare = [0.1, 0.3, 0.5, 0.7, 0.9].reduce((sum, s) => sum + diameterAtMm(s) ** -2, 0) / 5;

@@ -1,15 +1,12 @@
 <script lang="ts">
-	import { usePreferences } from '../../state/preferences.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
-	import { rackEntry, type RackData } from '../rack/entry';
+	import type { Fact, RackEntry } from '../rack/shown';
 
 	/** The jobs that are begun or planned, each with the way to its bench. */
-	let { rack }: { rack: readonly RackData[] } = $props();
-	const preferences = usePreferences();
+	let { rack }: { rack: readonly RackEntry<Fact>[] } = $props();
 	/** What is begun comes first. */
 	const jobs = $derived(
 		rack
-			.map((spool) => rackEntry(spool, preferences.units))
 			.flatMap((entry) => (entry.job ? [{ ...entry, job: entry.job }] : []))
 			.toSorted((a, b) => Number(b.job.done > 0) - Number(a.job.done > 0))
 	);

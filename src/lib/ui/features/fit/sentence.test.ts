@@ -2,7 +2,6 @@ import { newComponent, newSetup } from '$lib/setup/presets';
 import type { ComponentForm, SetupForm } from '$lib/setup/form';
 import { workOut, type Workout } from '$lib/setup/evaluate-form';
 import { describe, expect, it } from 'vitest';
-import { rackEntry } from '../rack/entry';
 import { judgement, measureNext } from './sentence';
 
 function setup(
@@ -68,46 +67,5 @@ describe('the judging sentence', () => {
 		expect(
 			measureNext(worked(setup(['84 mm', '38 mm', '8 mm'], ({ fill }) => (fill.stack[1]!.length = '15 yd'))))
 		).toContain('width');
-	});
-});
-
-describe('a spool on the rack', () => {
-	it('without an answer yet says so and leads back to Fit', () => {
-		const form = newSetup();
-		expect(
-			rackEntry(
-				{
-					id: 's',
-					form: form.spool,
-					still: 0,
-					planned: { id: 'p', form, done: [], bench: { kind: 'wind' } },
-					setupId: 'p'
-				},
-				'yd-mm'
-			)
-		).toMatchObject({
-			name: 'Unnamed spool',
-			href: '/fit/p',
-			facts: ['not worked out yet']
-		});
-	});
-	it('planned is drawn faint, with the job that waits', () => {
-		const form = setup(TROUT);
-		const entry = rackEntry(
-			{
-				id: 's',
-				form: form.spool,
-				still: 0,
-				planned: { id: 'p', form, done: ['hand', 'cage'], bench: { kind: 'wind' } },
-				setupId: 'p'
-			},
-			'm-mm'
-		);
-		expect(entry).toMatchObject({ drawing: { faint: true }, job: { href: '/bench/p', done: 2, total: 14 } });
-		expect(entry.facts).toEqual([
-			'WF5F, 27 m',
-			expect.stringMatching(/^about \d+ m, 20 lb polyester$/),
-			'gap 4.0 mm planned'
-		]);
 	});
 });

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { RackEntry } from './entry';
+	import type { RackEntry } from './shown';
 
 	/** While spools are being chosen, one is chosen by a press anywhere on it. */
 	interface Props {

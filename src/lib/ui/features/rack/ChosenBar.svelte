@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { RackEntry } from './entry';
+	import type { RackEntry } from './shown';
 
 	/** What can be done with the spools that are chosen, all at once. */
 	interface Props {

@@ -5,7 +5,7 @@
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Choice from './Choice.svelte';
-	import type { RackEntry } from './entry';
+	import type { RackEntry } from './shown';
 
 	interface Props {
 		entries: readonly RackEntry[];

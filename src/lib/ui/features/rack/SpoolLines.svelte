@@ -3,7 +3,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
 	import Choice from './Choice.svelte';
-	import type { RackEntry } from './entry';
+	import type { RackEntry } from './shown';
 
 	/** Spools as one line each, for those who have many. */
 	interface Props {

@@ -7,20 +7,22 @@
 	import SpoolGlyph from '../../charts/section/SpoolGlyph.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ThreadRow from '../paper/ThreadRow.svelte';
-	import { rackEntry, type RackData } from './entry';
+	import type { RackData } from './entry';
+	import { worded, type Fact, type RackEntry } from './shown';
 
 	/** A reel as it is: what is on it, its label and its history, and what can be done with it. */
 	interface Props {
 		spool: RackData;
+		entry: RackEntry<Fact>;
 		/** The newest first. */
 		windings: readonly Winding[];
 		/** How much is overdue on it. */
 		due: number;
 	}
-	let { spool, windings, due }: Props = $props();
+	let { spool, entry: given, windings, due }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
-	const entry = $derived(rackEntry(spool, units));
+	const entry = $derived(worded(given, units));
 	const wound = $derived(spool.wound);
 	/** Everything that was wound is still there, so it can be put right where it stands. */
 	const whole = $derived(wound !== undefined && spool.still === wound.form.fill.stack.length);

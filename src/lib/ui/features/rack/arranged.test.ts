@@ -2,7 +2,7 @@ import { readDay } from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { USUAL_RACK, type RackView } from '../../state/rack-query';
 import { arranged } from './arranged';
-import type { RackEntry } from './entry';
+import type { RackEntry } from './shown';
 
 const entry = (id: string, name: string, more: Partial<RackEntry> = {}): RackEntry => ({
 	id,

@@ -1,5 +1,5 @@
 import type { RackView } from '../../state/rack-query';
-import type { RackEntry } from './entry';
+import type { RackEntry } from './shown';
 
 /** Spools under one heading; a heading only where they are grouped. */
 export interface RackGroup {

@@ -1,14 +1,14 @@
-import type { Day, Spool } from '$lib/core';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf, type BenchJob } from '$lib/bench/work';
 import type { Winding } from '$lib/inventory/winding';
 import type { SetupForm, SpoolForm } from '$lib/setup/form';
-import { showLong, showSmall, type UnitSystem } from '$lib/wording/units';
+import type { UnitSystem } from '$lib/wording/units';
 import { jobOf } from '$lib/bench/job';
 import { workOut, type Workout } from '$lib/setup/evaluate-form';
 import { asWound } from '$lib/inventory/wound';
-import { plannedLayers, woundLayers, type DrawnLayer } from '../../charts/section/layers';
-import { strandsOf, type ThreadStrand } from '../../charts/thread/strands';
+import { plannedLayers, woundLayers } from '../../charts/section/layers';
+import { strandsOf } from '../../charts/thread/strands';
+import type { Fact, RackEntry } from './shown';
 
 /** What the rack knows of a spool: the newest winding, and a set-up not wound yet. */
 export interface RackData {
@@ -27,44 +27,12 @@ export interface RackData {
 	readonly setupId?: string;
 }
 
-/** A spool as it stands on the shelf. */
-export interface RackEntry {
-	readonly id: string;
-	readonly name: string;
-	readonly hand: string;
-	readonly href: string;
-	readonly setupId?: string;
-	readonly drawing?: {
-		readonly spool: Spool;
-		readonly layers: readonly DrawnLayer[];
-		readonly faint: boolean;
-	};
-	/** The thread, from arbor to leader. */
-	readonly strands?: readonly ThreadStrand[];
-	/** Short facts, one a line. */
-	readonly facts: readonly string[];
-	/** When it was wound, and by whom. */
-	readonly woundOn?: Day;
-	readonly who?: string;
-	/** A job begun or waiting. */
-	readonly job?: {
-		readonly href: string;
-		readonly done: number;
-		readonly total: number;
-		/** A plan that nobody wound yet, to be dropped. */
-		readonly planId?: string;
-	};
-	/** The winding that is on it. */
-	readonly windingId?: string;
-	/** Something that was wound: it can be swapped. */
-	readonly swaps: boolean;
-}
+type Entry = RackEntry<Fact>;
 
 function woundEntry(
 	record: Winding,
-	still: number,
-	units: UnitSystem
-): Pick<RackEntry, 'drawing' | 'facts' | 'strands' | 'woundOn'> {
+	still: number
+): Pick<Entry, 'drawing' | 'facts' | 'strands' | 'woundOn'> {
 	const wound = asWound(record.form, record);
 	if (!wound) return { facts: [], woundOn: record.woundOn };
 	const gapMm = wound.spool.gapFromRadiusMm - wound.surfacesMm.at(-1)!;
@@ -77,50 +45,42 @@ function woundEntry(
 			layers: woundLayers(wound, record.turns).slice(0, still),
 			faint: false
 		},
-		facts: facts(wound.workout, record.backingMm, record.backingMeasured, units)
-			.slice(wound.workout.parts.length - still)
-			.concat(
-				!all
-					? still === 0
-						? 'nothing on it'
-						: 'the rest is off'
-					: record.gapMm === null
-						? `gap ${showSmall(gapMm, units)} planned`
-						: `gap ${showSmall(record.gapMm, units)}`
-			)
+		facts: [
+			...facts(wound.workout, record.backingMm, record.backingMeasured).slice(
+				wound.workout.parts.length - still
+			),
+			all
+				? { gapMm: record.gapMm ?? gapMm, planned: record.gapMm === null }
+				: { said: still === 0 ? 'nothing on it' : 'the rest is off' }
+		]
 	};
 }
 
 /** The line, and what is under it: each component with its length, the outermost first. */
-function facts(workout: Workout, backingMm: number, measured: boolean, units: UnitSystem): string[] {
-	const about = measured ? '' : 'about ';
-	return workout.parts
-		.map(({ short }, i) =>
-			i === workout.stopIndex
-				? `${about}${showLong(backingMm, units)}, ${short}`
-				: `${short}, ${showLong(workout.fit.layers[i]!.lengthMm, units)}`
-		)
+const facts = (workout: Workout, backingMm: number, measured: boolean): Fact[] =>
+	workout.parts
+		.map(({ short }, i): Fact => {
+			const isBacking = i === workout.stopIndex;
+			const lengthMm = isBacking ? backingMm : workout.fit.layers[i]!.lengthMm;
+			return { short, lengthMm, isBacking, about: isBacking && !measured };
+		})
 		.reverse();
-}
 
-function plannedEntry(form: SetupForm, units: UnitSystem): Pick<RackEntry, 'drawing' | 'facts' | 'strands'> {
+function plannedEntry(form: SetupForm, units: UnitSystem): Pick<Entry, 'drawing' | 'facts' | 'strands'> {
 	const worked = workOut(form, units);
-	if (!worked.ok) return { facts: ['not worked out yet'] };
+	if (!worked.ok) return { facts: [{ said: 'not worked out yet' }] };
 	const { fit, known, stopIndex } = worked.value;
 	return {
 		strands: strandsOf(worked.value),
 		drawing: { spool: known.spool, layers: plannedLayers(worked.value), faint: true },
 		facts: [
-			...facts(worked.value, fit.layers[stopIndex]?.lengthMm ?? 0, false, units),
-			`gap ${showSmall(fit.gapMm, units)} planned`
+			...facts(worked.value, fit.layers[stopIndex]?.lengthMm ?? 0, false),
+			{ gapMm: fit.gapMm, planned: true }
 		]
 	};
 }
 
-function jobEntry(
-	{ wound, planned, other, form }: RackData,
-	units: UnitSystem
-): RackEntry['job'] | undefined {
+function jobEntry({ wound, planned, other, form }: RackData, units: UnitSystem): Entry['job'] | undefined {
 	if (other)
 		return {
 			href: `/bench/${other.setupId}?job=${encodeURIComponent(other.job)}`,
@@ -141,11 +101,16 @@ function jobEntry(
 	};
 }
 
-/** What is on the spool now if it was wound, else what is planned for it. */
-export function rackEntry(data: RackData, units: UnitSystem): RackEntry {
+/**
+ * What is on the spool now if it was wound, else what is planned for it. It is worked out on the server, so that the rack's page
+ * needs no more than what it draws.
+ *
+ * @param units how a bare number in a form is read
+ */
+export function rackEntry(data: RackData, units: UnitSystem): Entry {
 	const { id, form, wound, still, planned, setupId } = data;
 	const shown = wound
-		? woundEntry(wound, still, units)
+		? woundEntry(wound, still)
 		: planned
 			? plannedEntry(planned.form, units)
 			: { facts: [] };

@@ -1,9 +1,14 @@
-import { isUnreadableTable, MendText } from '$lib/inventory/unreadable';
+import { isUnreadableTable } from '$lib/inventory/unreadable';
 import { described, fileOperation } from '$lib/server/api/operation';
 import { acting, notFound, writing } from '$lib/server/http';
 import { gone } from '$lib/server/outcome';
 import { mend, setAside, unreadableText } from '$lib/server/services';
+import { z } from 'zod';
 import type { RequestEvent } from './$types';
+
+const MendText = z
+	.strictObject({ text: z.string().max(200_000).meta({ description: 'The text to keep in its place.' }) })
+	.meta({ id: 'MendText' });
 
 export const GET = described(
 	fileOperation("The text of an entry that Wendle can't read", 'application/json'),
