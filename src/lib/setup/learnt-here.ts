@@ -13,4 +13,6 @@ export const LearntHere = z.object({
 	mean: z.array(z.number()),
 	covariance: z.array(z.array(z.number()))
 });
+/** The answer for a set-up: null while the rack has taught nothing of it. */
+export const LearntOfSetup = z.object({ learnt: LearntHere.nullable() });
 export type LearntHere = z.infer<typeof LearntHere>;

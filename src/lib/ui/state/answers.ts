@@ -11,6 +11,7 @@ const run = () => import('$lib/bench/run');
 export const id = async () => (await setup()).Id;
 export const saved = async () => (await setup()).Saved;
 export const currentSetup = async () => (await setup()).Current;
+export const learntOfSetup = async () => (await import('$lib/setup/learnt-here')).LearntOfSetup;
 export const spools = async () => (await setup()).Spools;
 export const hands = async () => (await hand()).Hands;
 export const promises = async () => (await import('$lib/inventory/promise')).GapPromises;

@@ -14,6 +14,7 @@
 	import { providePageUndo } from '../../state/undo.svelte';
 	import Answers from './Answers.svelte';
 	import { FitState } from './fit-state.svelte';
+	import { StartingPoint } from './starting-point.svelte';
 	import { rememberVisit } from './visit';
 	import SaveNote from './SaveNote.svelte';
 	import SpoolFields from './SpoolFields.svelte';
@@ -36,12 +37,14 @@
 
 	// The editor lives for one set-up: its page makes a new one for another.
 	// svelte-ignore state_referenced_locally
+	const start = new StartingPoint(learnt, form);
+	// svelte-ignore state_referenced_locally
 	const fit: FitState = new FitState(form, {
 		units: () => preferences.units,
 		onchange: () => store.autosave.touch(),
 		refused: () => store.issues,
 		spoolId: () => store.known?.spoolId ?? of?.spoolId,
-		learnt: () => learnt
+		learnt: () => start.learnt
 	});
 	// svelte-ignore state_referenced_locally
 	const store = new SetupStore({
@@ -51,7 +54,13 @@
 		form: () => $state.snapshot(fit.form),
 		live: () => fit.form,
 		onmerged: () => fit.forgetChanges(),
-		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id })
+		oncreate: (id) => replaceState(`/fit/${id}`, { savedAs: id }),
+		onsaved: (id) => void start.follow(id, $state.snapshot(fit.form))
+	});
+
+	// It is read anew when a winding was left out.
+	$effect(() => {
+		start.learnt = learnt;
 	});
 
 	let ready = $state(false);

@@ -40,6 +40,8 @@ interface Options {
 	/** The form itself, as it is edited: what somebody else saved is put into it. */
 	readonly live: () => SetupForm;
 	readonly oncreate: (id: string) => void;
+	/** The server has it as it is here. */
+	readonly onsaved: (id: string) => void;
 	/** Somebody else's changes were put into the form. */
 	readonly onmerged: () => void;
 }
@@ -128,7 +130,9 @@ export class SetupStore {
 		this.#base = this.#inCommon(form);
 		if (created) this.#options.oncreate(this.known.id);
 		// It may have been changed while it was on its way.
-		return textOf(this.#options.form()) === textOf(form) ? 'saved' : this.#save();
+		if (textOf(this.#options.form()) !== textOf(form)) return this.#save();
+		this.#options.onsaved(this.known.id);
+		return 'saved';
 	}
 
 	/** Somebody else saved meanwhile: what does not clash is put together and saved, the rest is asked. */

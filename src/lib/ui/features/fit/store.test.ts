@@ -46,6 +46,7 @@ function opened(known = true) {
 		form: () => structuredClone(window.form),
 		live: () => window.form,
 		oncreate: (id) => window.created.push(id),
+		onsaved: () => undefined,
 		onmerged: () => undefined
 	});
 	const save = async (edit: (form: SetupForm) => void): Promise<void> => {
