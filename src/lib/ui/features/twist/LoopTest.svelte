@@ -53,7 +53,7 @@
 				<p class="figure text-[15px] text-soft">
 					{one(Math.max(0, Math.min(Math.abs(range.low), Math.abs(range.high))))}–{one(
 						Math.max(Math.abs(range.low), Math.abs(range.high))
-					)} 9 times out of 10
+					)}, 9 times out of 10
 				</p>
 				<p class="mt-2 max-w-[60ch] text-[16px]">{SAYS[twistVerdict(measured.mean)]}</p>
 				<p class="mt-2 max-w-[60ch] text-[15px] text-soft">

@@ -71,7 +71,7 @@
 			{#if most < 0.5}
 				no turns of twist
 			{:else}
-				{whole(Math.min(Math.abs(range.low), Math.abs(range.high)))}–{whole(most)} 9 times out of 10, {fine(
+				{whole(Math.min(Math.abs(range.low), Math.abs(range.high)))}–{whole(most)}, 9 times out of 10; {fine(
 					perMetre.mean
 				)} a metre
 			{/if}
