@@ -42,6 +42,7 @@ async function addresses(page: Page, url: string): Promise<Record<string, string
 		'/bench/[id]/sheet': `/bench/${begun}/sheet`,
 		'/care': '/care?add=1',
 		'/care/plan': '/care/plan',
+		'/data': '/data',
 		'/fit/[id]': `/fit/${begun}`,
 		'/help/[[page]]': '/help/words',
 		'/knots': '/knots',

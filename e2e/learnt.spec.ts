@@ -1,5 +1,5 @@
-import { expect } from '@playwright/test';
-import { fitOf, open, test } from './server';
+import { measured } from './fit-page';
+import { answer, expect, fitOf, open, test } from './server';
 
 test('who winds is named once, chosen at the bench, and what they taught moves only their plans', async ({
 	page,
@@ -33,4 +33,20 @@ test('who winds is named once, chosen at the bench, and what they taught moves o
 	await expect(people.filter({ hasText: 'Ida' })).toHaveCount(0);
 	await row.getByRole('button', { name: 'Count again' }).click();
 	await expect(people.filter({ hasText: 'Ida' })).toHaveCount(1);
+});
+
+test('a set-up that is new starts from what the rack has learnt while it is typed, and says at the bench what it said', async ({
+	page,
+	demo
+}) => {
+	await open(page, `${demo.url}/fit/new`);
+	await measured(page);
+	await expect(page.locator('[data-learnt]')).toContainText('what Wendle has learnt');
+	const turns = await answer(page, 'turns');
+	await page.getByRole('button', { name: /Take it to the bench/ }).click();
+	await page
+		.getByRole('button', { name: /Wind the backing/ })
+		.first()
+		.click();
+	await expect(page.locator('[data-left]')).toHaveText(String(turns));
 });

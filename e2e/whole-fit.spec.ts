@@ -312,19 +312,6 @@ test('compare every spool with every line: sorted, by another backing, and on to
 	await expect(page.getByRole('button', { name: 'Edit the Weight-forward 6, sinking' })).toBeVisible();
 });
 
-test('a set-up that is new starts from what the rack has learnt while it is typed, and says at the bench what it said', async ({
-	page,
-	demo
-}) => {
-	await open(page, `${demo.url}/fit/new`);
-	await measured(page);
-	await expect(page.locator('[data-learnt]')).toContainText('what Wendle has learnt');
-	const turns = await answer(page, 'turns');
-	await page.getByRole('button', { name: /Take it to the bench/ }).click();
-	await page.getByRole('button', { name: /Wind the backing/ }).first().click();
-	await expect(page.locator('[data-left]')).toHaveText(String(turns));
-});
-
 test('a plan starts from what earlier windings taught, and any of them can be left out', async ({
 	page,
 	demo

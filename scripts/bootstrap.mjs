@@ -19,7 +19,7 @@ const SOURCES = [
 	'package-lock.json',
 	'svelte.config.js',
 	'vite.config.ts',
-	'vite.demo.config.ts'
+	'vite.tools.config.ts'
 ];
 
 /** @param {string} path @returns {string[]} */
@@ -89,6 +89,6 @@ export function build() {
 	if (built.read() === wanted && existsSync(join(root, 'build/index.js'))) return;
 	console.log('Building ...');
 	run('npx', ['--no-install', 'vite', 'build', '--logLevel', 'warn']);
-	run('npx', ['--no-install', 'vite', 'build', '--config', 'vite.demo.config.ts', '--logLevel', 'warn']);
+	run('npx', ['--no-install', 'vite', 'build', '--config', 'vite.tools.config.ts', '--logLevel', 'warn']);
 	built.write(wanted);
 }

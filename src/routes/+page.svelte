@@ -117,6 +117,7 @@
 				>
 			{/if}
 			<a href="/learnt" class="figure text-[14px] underline underline-offset-4">What Wendle has learnt</a>
+			<a href="/data" class="figure text-[14px] underline underline-offset-4">Your data</a>
 			<a href="/fit/new" class="ml-auto action"><Plus size={18} />New set-up</a>
 		</div>
 		{#if entries.length > FEW}

@@ -22,6 +22,8 @@ const ORDER = [
 	'twist',
 	'care',
 	'what-wendle-learns',
+	'many-reels',
+	'your-data',
 	'words'
 ];
 

@@ -88,7 +88,7 @@ export const notFound = (what: string): Response =>
 	refuse(
 		404,
 		'not_found',
-		`There is no such ${what} , or it was removed. Go back to the rack and choose again.`
+		`There is no such ${what}, or it was removed. Go back to the rack and choose again.`
 	);
 
 export const impossible = (issues: readonly Issue[]): Response =>

@@ -26,3 +26,6 @@ export const showDay = (day: Day, locale = DEFAULT_LOCALE): string =>
 /** The day of the week of a day: Thursday. */
 export const showWeekday = (day: Day, locale = DEFAULT_LOCALE): string =>
 	formatIn(locale, { weekday: 'long' }).format(day.toDate('UTC'));
+/** A moment as people write it, in their time zone: 3 Apr 2026, 18:30. @throws RangeError for a zone that there is not */
+export const showMoment = (at: Date, locale: string, timeZone: string): string =>
+	new DateFormatter(locale, { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(at);

@@ -49,6 +49,23 @@ export async function database(): Promise<Knex> {
 	}
 }
 
+/** The folder of the place that is asked about. */
+export const dataDirectory = (): string => directoryOf(here());
+
+/** Closes the data that is asked about, does `swap`, and opens what is there then; whoever asks meanwhile waits for that. */
+export async function reopen(swap: () => void): Promise<void> {
+	const place = here();
+	const open = opened.get(place);
+	const anew = (async () => {
+		await (await open)?.destroy();
+		swap();
+		return openDatabase(directoryOf(place));
+	})();
+	opened.set(place, anew);
+	wereThere.delete(place);
+	await database();
+}
+
 async function close(place: Place): Promise<void> {
 	const open = opened.get(place);
 	opened.delete(place);

@@ -7,6 +7,7 @@ export type DataTroubleCode =
 	| 'data_read_only'
 	| 'data_damaged'
 	| 'data_newer'
+	| 'data_foreign'
 	| 'data_busy'
 	| 'data_unopened';
 
@@ -26,6 +27,7 @@ const WORDS: Record<DataTroubleCode, (path: string) => string> = {
 		`Wendle's data file (${path}) is damaged, and Wendle cannot read it. Keep a copy of it, put your last good copy in its place, then restart Wendle.`,
 	data_newer: (path) =>
 		`Wendle's data file (${path}) was made by a newer version of Wendle. Update Wendle, or use another data folder.`,
+	data_foreign: (path) => `The file ${path} is not Wendle's data. Choose one of Wendle's backups.`,
 	data_busy: (path) =>
 		`Another program is using Wendle's data file (${path}), so this was not saved. Close that program, then try again.`,
 	data_unopened: (path) =>

@@ -31,3 +31,7 @@ export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: stri
 	getMigrationName: ({ name }) => name,
 	getMigration: async (migration) => migration
 };
+
+/** Whether a file with these migrations was made by a newer version of Wendle. */
+export const isNewer = (applied: readonly string[]): boolean =>
+	applied.some((name) => !MIGRATIONS.some((known) => known.name === name));

@@ -1,5 +1,6 @@
 /** What routes may call: services bound to the one open database. */
 import { database, dataFile, troubleBehind } from '../db';
+import * as backupsService from './backups';
 import * as bench from './bench';
 import * as careService from './care';
 import * as handsService from './hands';
@@ -42,6 +43,12 @@ const bound =
 
 export const openSample = (): Promise<void> => telling(sample.openSample);
 export const throwAwaySample = (): Promise<void> => telling(sample.throwAwaySample);
+export const backups = (): ReturnType<typeof backupsService.backups> => telling(backupsService.backups);
+export const backUp = (): ReturnType<typeof backupsService.backUp> => telling(backupsService.backUp);
+export const backupPath = (name: string): Promise<string | undefined> =>
+	telling(() => backupsService.backupPath(name));
+export const restore = (name: string): ReturnType<typeof backupsService.restore> =>
+	telling(() => backupsService.restore(name));
 export const rack = bound(setups.rack);
 export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);

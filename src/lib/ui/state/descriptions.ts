@@ -7,6 +7,7 @@ export const DESCRIPTIONS: Readonly<Record<string, string>> = {
 	'/bench/[id]/sheet': 'A job on one sheet of paper: what to lay out, where to stop, which knots.',
 	'/care': 'What is due and what was done, for every line and backing.',
 	'/care/plan': 'What to do before a day on the water, by how long it takes.',
+	'/data': 'Back everything up, go back to a backup, and take your data with you.',
 	'/fit/[id]': 'How much backing fits under a fly line, and when to stop winding it.',
 	'/help/[[page]]': 'How to do each job with Wendle, and what the words mean.',
 	'/knots': 'Knots for backing, line and leader, chosen by what you join and how.',

@@ -1,14 +1,17 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
-/** Bundles the filling of the demo data, so that it runs on plain Node beside the built server. */
+/** Bundles what runs on plain Node beside the built server: the filling of the demo data, and backups. */
 export default defineConfig({
 	resolve: { alias: { $lib: fileURLToPath(new URL('./src/lib', import.meta.url)) } },
 	build: {
-		ssr: 'demo/fill.ts',
+		ssr: true,
 		outDir: 'build/tools',
 		emptyOutDir: true,
 		target: 'node20',
-		rollupOptions: { output: { entryFileNames: 'fill-demo.js' } }
+		rollupOptions: {
+			input: { 'fill-demo': 'demo/fill.ts', backup: 'src/lib/server/db/backup.ts' },
+			output: { entryFileNames: '[name].js' }
+		}
 	}
 });
