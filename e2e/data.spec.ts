@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, fitOf, open, test } from './server';
+import { expect, fitOf, open, Server, test } from './server';
 
 const page404 = 'wendle-2026-01-01T00-00-00.000Z.sqlite';
 
@@ -54,4 +54,71 @@ test('everything can be backed up, kept elsewhere, and gone back to while people
 	await open(page, `${demo.url}/`);
 	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toHaveCount(0);
 	expect((await page.request.get(`${demo.url}/api/backups/${page404}`)).status()).toBe(404);
+});
+
+test('everything moves to an empty server in one file, which shows first what it will do and can be undone', async ({
+	browser,
+	page,
+	demo
+}) => {
+	await open(page, `${demo.url}/data`);
+	const [download] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('link', { name: 'Download everything' }).click()
+	]);
+	const archive = await download.path();
+	const other = new Server();
+	await other.start();
+	try {
+		const there = await (await browser.newContext()).newPage();
+		await open(there, `${other.url}/data`);
+		const file = there.getByLabel(/^Archive/);
+		// A file that is none is told as such, and nothing happens.
+		await file.setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: Buffer.from('no zip') });
+		await expect(there.getByRole('alert')).toContainText("isn't an archive of Wendle's");
+		await file.setInputFiles(archive);
+		await expect(there.locator('[data-file="spools"]')).toHaveText(/Spools\s*8\s*–\s*–\s*–/);
+		await there.getByRole('button', { name: 'Bring it in' }).click();
+		await expect(there.getByText('The archive is brought in.')).toBeVisible();
+		for (const path of ['/', '/care', '/learnt', '/match', '/bench']) {
+			const texts = [];
+			for (const [view, url] of [
+				[page, demo.url],
+				[there, other.url]
+			] as const) {
+				await open(view, url + path);
+				texts.push(await view.locator('main').innerText());
+			}
+			expect(texts[1], path).toBe(texts[0]);
+		}
+		// The same again would change nothing.
+		await open(there, `${other.url}/data`);
+		await file.setInputFiles(archive);
+		await expect(there.getByText('Everything in this archive is here already.')).toBeVisible();
+	} finally {
+		await other.stop();
+	}
+});
+
+test('bringing an archive in is undone with Ctrl+Z, like any change', async ({ page, demo, server }) => {
+	await open(page, `${demo.url}/`);
+	await page.getByRole('button', { name: 'Take Beck reel, grayling off the rack' }).click();
+	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toHaveCount(0);
+	const archive = Buffer.from(await (await page.request.get(`${server.url}/api/archive`)).body());
+	await page.getByRole('button', { name: 'Put it back' }).click();
+	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toBeVisible();
+	await page.getByRole('link', { name: 'Your data' }).click();
+	await page
+		.getByLabel(/^Archive/)
+		.setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: archive });
+	await expect(page.getByText('Spools that differ: Beck reel, grayling.')).toBeVisible();
+	await expect(page.getByText('Nothing comes in while you keep what is here.')).toBeVisible();
+	await page.getByText("Take the archive's").click();
+	await page.getByRole('button', { name: 'Bring it in' }).click();
+	await expect(page.getByText('The archive is brought in.')).toBeVisible();
+	await page.getByRole('link', { name: 'Rack', exact: true }).click();
+	await expect(page.locator('[data-spool="Beck reel, spare spool"]')).toBeVisible();
+	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toHaveCount(0);
+	await page.keyboard.press('Control+z');
+	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toBeVisible();
 });

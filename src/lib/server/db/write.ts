@@ -32,15 +32,26 @@ export const rootOf = (db: Knex): Knex => databaseOf.get(db) ?? db;
 
 const isWriting = (db: Knex): boolean => databaseOf.has(db);
 
+/** What was read holds for an era of a database: a new one begins when rows were replaced under the same versions. */
+const eras = new WeakMap<Knex, object>();
+function eraOf(db: Knex): object {
+	const root = rootOf(db);
+	const era = eras.get(root) ?? {};
+	eras.set(root, era);
+	return era;
+}
+/** Forgets everything that was read of a database. */
+export const forgetReads = (db: Knex): void => void eras.delete(rootOf(db));
+
 /** Remembers what was read of a database; what a transaction reads is not remembered, since the transaction may yet be rolled back. */
 export class ReadBefore<T extends object> {
-	readonly #of = new WeakMap<Knex, T>();
+	readonly #of = new WeakMap<object, T>();
 
 	get(db: Knex): T | undefined {
-		return this.#of.get(rootOf(db));
+		return this.#of.get(eraOf(db));
 	}
 	set(db: Knex, value: T): void {
-		if (!isWriting(db)) this.#of.set(db, value);
+		if (!isWriting(db)) this.#of.set(eraOf(db), value);
 	}
 }
 

@@ -10,6 +10,7 @@ import * as jobs from './008-jobs';
 import * as brought from './009-brought';
 import * as joins from './010-joins';
 import * as learnt from './011-learnt';
+import * as imports from './012-imports';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -23,7 +24,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '008-jobs', ...jobs },
 	{ name: '009-brought', ...brought },
 	{ name: '010-joins', ...joins },
-	{ name: '011-learnt', ...learnt }
+	{ name: '011-learnt', ...learnt },
+	{ name: '012-imports', ...imports }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

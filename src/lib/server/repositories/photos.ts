@@ -17,3 +17,9 @@ export async function findPhoto(db: Knex, id: string): Promise<Uint8Array<ArrayB
 		.parse(await db('photos').where({ id }).first('jpeg'));
 	return row && new Uint8Array(row.jpeg);
 }
+
+export const listPhotoIds = async (db: Knex): Promise<string[]> =>
+	z
+		.array(z.object({ id: z.string() }))
+		.parse(await db('photos').select('id').orderBy('id'))
+		.map(({ id }) => id);

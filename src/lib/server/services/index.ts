@@ -1,5 +1,6 @@
 /** What routes may call: services bound to the one open database. */
 import { database, dataFile, troubleBehind } from '../db';
+import * as archiveService from './archive';
 import * as backupsService from './backups';
 import * as bench from './bench';
 import * as careService from './care';
@@ -19,7 +20,9 @@ import * as unreadableService from './unreadable';
 import * as windings from './windings';
 import { error } from '@sveltejs/kit';
 
+export { archiveSchema } from './archive-file';
 export { calendarFile } from './calendar';
+export { MOST_PARTS } from './incoming';
 export { followRun } from './runs';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;
@@ -49,6 +52,12 @@ export const backupPath = (name: string): Promise<string | undefined> =>
 	telling(() => backupsService.backupPath(name));
 export const restore = (name: string): ReturnType<typeof backupsService.restore> =>
 	telling(() => backupsService.restore(name));
+export const exportArchive = bound(archiveService.exportArchive);
+export const previewIncoming = bound(archiveService.previewIncoming);
+export const bringInIncoming = bound(archiveService.bringInIncoming);
+export const undoImport = bound(archiveService.undoImport);
+export const keepIncoming = (...part: Parameters<typeof archiveService.keepIncoming>) =>
+	telling(() => archiveService.keepIncoming(...part));
 export const rack = bound(setups.rack);
 export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);

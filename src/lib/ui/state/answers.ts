@@ -22,3 +22,7 @@ export const ended = async () => (await run()).Ended;
 export const runEvents = async () => (await run()).RunEvents;
 export const addedEvents = async () => (await run()).AddedEvents;
 export const practice = async () => (await import('$lib/bench/practice')).Practice;
+
+const archive = () => import('$lib/inventory/archive');
+export const archivePreview = async () => (await archive()).ArchivePreview;
+export const broughtIn = async () => (await archive()).BroughtIn;
