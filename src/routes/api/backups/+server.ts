@@ -10,7 +10,6 @@ export const GET = reading('The backups that are there, the newest first', { ans
 /** Says what is backed up, so that no empty body starts a copy. */
 const Backup = z.strictObject({ of: z.literal('everything') });
 
-export const POST = writing(
-	{ summary: 'Back everything up', body: Backup, status: 204 },
-	async () => backUp()
+export const POST = writing({ summary: 'Back everything up', body: Backup, status: 204 }, async () =>
+	backUp()
 );
