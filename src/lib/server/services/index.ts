@@ -16,6 +16,7 @@ import * as sample from './sample';
 import * as saved from './saved';
 import * as setups from './setups';
 import * as swaps from './swaps';
+import * as tablesService from './tables';
 import * as unreadableService from './unreadable';
 import * as windings from './windings';
 import { error } from '@sveltejs/kit';
@@ -58,6 +59,8 @@ export const bringInIncoming = bound(archiveService.bringInIncoming);
 export const undoImport = bound(archiveService.undoImport);
 export const keepIncoming = (...part: Parameters<typeof archiveService.keepIncoming>) =>
 	telling(() => archiveService.keepIncoming(...part));
+export { isTable } from './tables';
+export const csvOf = bound(tablesService.csvOf);
 export const rack = bound(setups.rack);
 export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);

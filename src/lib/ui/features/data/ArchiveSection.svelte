@@ -2,15 +2,22 @@
 	import { invalidateAll } from '$app/navigation';
 	import type { ArchiveMode } from '$lib/inventory/archive';
 	import Segmented from '../../primitives/Segmented.svelte';
+	import { usePreferences } from '../../state/preferences.svelte';
 	import { made, tellChange } from '../../state/undo.svelte';
 	import ArchiveChanges from './ArchiveChanges.svelte';
 	import { Incoming } from './incoming.svelte';
 
 	/** Everything out as one file, and in again here or on another server. */
 	const incoming = new Incoming();
+	const preferences = usePreferences();
 	const MODES = [
 		{ value: 'add', label: 'Keep what is here' },
 		{ value: 'replace', label: "Take the archive's" }
+	] as const;
+	const TABLES = [
+		['spools', 'Spools'],
+		['strands', 'Lines and backings'],
+		['windings', 'Windings']
 	] as const;
 	let mode = $state<ArchiveMode>('add');
 	let busy = $state(false);
@@ -46,6 +53,18 @@
 		photos. You can read it without Wendle, and bring it into another Wendle.
 	</p>
 	<p class="mt-3"><a class="action" href="/api/archive" download>Download everything</a></p>
+
+	<h3 class="mt-6 text-[17px] font-semibold">Tables for a spreadsheet</h3>
+	<p class="mt-1 max-w-[64ch]">CSV files in your units, which stand in the columns' names.</p>
+	<p class="mt-1 flex flex-wrap gap-x-5">
+		{#each TABLES as [table, name] (table)}
+			<a
+				class="inline-flex min-h-11 items-center underline underline-offset-4"
+				href="/api/tables/{table}?units={preferences.units}"
+				download>{name}</a
+			>
+		{/each}
+	</p>
 
 	<h3 class="mt-6 text-[17px] font-semibold">Bring an archive in</h3>
 	<p class="mt-1 max-w-[64ch]">Wendle first shows what would change. Nothing is written until you say so.</p>
