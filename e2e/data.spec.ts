@@ -127,3 +127,41 @@ test('bringing an archive in is undone with Ctrl+Z, like any change', async ({ p
 	await page.keyboard.press('Control+z');
 	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toBeVisible();
 });
+
+test('what was saved is read back over the API, page by page, and not sent again while it is the same', async ({
+	page,
+	demo
+}) => {
+	interface Page {
+		things: { id: string; spoolId: string }[];
+		next: string | null;
+		total: number;
+	}
+	const read = async (path: string, headers = {}) => page.request.get(demo.url + path, { headers });
+	for (const [list, total] of [
+		['/api/setups', 9],
+		['/api/windings', 6]
+	] as const) {
+		const ids: string[] = [];
+		let after = '';
+		for (let next: string | null = ''; next !== null; after = `&after=${String(next)}`) {
+			const got = (await (await read(`${list}?most=2${after}`)).json()) as Page;
+			expect(got.total).toBe(total);
+			ids.push(...got.things.map(({ id }) => id));
+			next = got.next;
+		}
+		expect(new Set(ids).size).toBe(total);
+		const tag = (await read(list)).headers()['etag']!;
+		expect((await read(list, { 'if-none-match': tag })).status()).toBe(304);
+		expect((await read(`${list}?most=many`)).status()).toBe(422);
+	}
+	const [first] = ((await (await read('/api/setups')).json()) as Page).things;
+	expect(await (await read(`/api/setups/${first!.id}`)).json()).toEqual(first);
+	expect((await read('/api/setups/none')).status()).toBe(404);
+	const own = (await (await read(`/api/setups?spool=${first!.spoolId}`)).json()) as Page;
+	expect(own.things.every(({ spoolId }) => spoolId === first!.spoolId)).toBe(true);
+	// Something changes: the tag does too.
+	const tag = (await read('/api/setups')).headers()['etag']!;
+	await page.request.delete(`${demo.url}/api/spools/${first!.spoolId}`);
+	expect((await read('/api/setups', { 'if-none-match': tag })).status()).toBe(200);
+});

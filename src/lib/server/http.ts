@@ -13,6 +13,7 @@ import {
 	type ReadOf,
 	type WriteOf
 } from './api/operation';
+import { PAGE_QUERY, type PageAsked } from './api/page';
 import { answerTo, type Question } from './api/question';
 import { body } from './api/wire';
 import type { WriteId } from './db/write';
@@ -26,6 +27,15 @@ const MAX_PHOTO_BYTES = 400 * 1024;
 /** An answer as JSON, its days as they are sent. */
 export const respond = (value: unknown, status = 200): Response =>
 	new Response(toJson(value), { status, headers: { 'content-type': 'application/json' } });
+
+/** An answer that is read, with a tag: whoever has it already is told so (304), and gets nothing sent. */
+function respondUnlessKnown(request: Request, value: unknown): Response {
+	const text = toJson(value);
+	const etag = `"${createHash('sha256').update(text).digest('base64url')}"`;
+	return request.headers.get('if-none-match') === etag
+		? new Response(null, { status: 304, headers: { etag } })
+		: new Response(text, { headers: { 'content-type': 'application/json', etag } });
+}
 
 type RefusalStatus = 400 | 404 | 409 | 413 | 422;
 
@@ -231,7 +241,20 @@ export const reading = <E extends RequestEvent, T>(
 ) =>
 	described(readOperation(summary, { answer, query }), async (event: E): Promise<Response> => {
 		const found = await read(event);
-		return found === undefined ? notFound(what) : respond(found);
+		return found === undefined ? notFound(what) : respondUnlessKnown(event.request, found);
+	});
+
+/** A route that lists things in pages; see `api/page.ts`. */
+export const listing = <E extends RequestEvent, T>(
+	summary: string,
+	answer: z.ZodType,
+	list: (asked: PageAsked, event: E) => Promise<T>
+) =>
+	described(readOperation(summary, { answer, query: PAGE_QUERY }), async (event: E): Promise<Response> => {
+		const asked = PAGE_QUERY.safeParse(Object.fromEntries(event.url.searchParams));
+		return asked.success
+			? respondUnlessKnown(event.request, await list(asked.data, event))
+			: issueResponse(422, wordShape(asked.error));
 	});
 
 /** A route that answers a question from the core: 200, or the refusals of {@link readBody} and `impossible`. */

@@ -18,3 +18,5 @@ export const Current = z.union([
 ]);
 
 export const Spools = z.object({ spools: z.array(Version.extend({ id: z.string(), form: SpoolForm })) });
+/** A set-up as it is saved. */
+export const SavedSetup = Version.extend({ id: z.string(), spoolId: z.string(), form: SetupForm });

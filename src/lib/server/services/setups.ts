@@ -101,6 +101,16 @@ export async function rack(db: Knex): Promise<RackSpool[]> {
 	});
 }
 
+/** Every set-up of the spools on the rack, the oldest first. */
+export async function listSetups(db: Knex): Promise<SavedSetup[]> {
+	const { spools, setups } = await listRack(db);
+	const spoolOf = new Map(spools.map((spool) => [spool.id, spool]));
+	return setups.flatMap((setup) => {
+		const spool = spoolOf.get(setup.spoolId);
+		return spool ? [savedOf({ setup, spool })] : [];
+	});
+}
+
 /** Every spool on the rack, as it was described. */
 export const spools = async (db: Knex): Promise<{ id: string; form: SpoolForm; version: number }[]> =>
 	(await listSpools(db)).map(({ id, form, version }) => ({ id, form, version }));

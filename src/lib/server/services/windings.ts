@@ -27,6 +27,8 @@ export const windingsOf = async (db: Knex, setupId: string): Promise<Winding[]> 
 
 /** One winding; undefined when there is none. */
 export const windingById = findWinding;
+/** Every winding that counts, the oldest first. */
+export const everyWinding = listWindings;
 
 /** Turns as they were counted are typed; those of the spool are kept. */
 const ofSpool = (readings: Readings, form: SetupForm): Readings => ({

@@ -1,7 +1,14 @@
-import { Created } from '$lib/setup/answers';
-import { writing } from '$lib/server/http';
-import { createSetup } from '$lib/server/services';
+import { Created, SavedSetup } from '$lib/setup/answers';
+import { pageOf, pageShape } from '$lib/server/api/page';
+import { listing, writing } from '$lib/server/http';
+import { createSetup, listSetups } from '$lib/server/services';
 import { CreateSetup } from '$lib/setup/form';
+
+export const GET = listing(
+	'The set-ups of the spools on the rack, the oldest first',
+	pageShape(SavedSetup),
+	async (asked) => pageOf(await listSetups(), asked)
+);
 
 export const POST = writing(
 	{ summary: 'Save a new set-up', body: CreateSetup, answer: Created, status: 201 },

@@ -1,8 +1,14 @@
-import { Version } from '$lib/setup/answers';
-import { acting, writing } from '$lib/server/http';
-import { dropSetup, saveSetup } from '$lib/server/services';
+import { SavedSetup, Version } from '$lib/setup/answers';
+import { acting, reading, writing } from '$lib/server/http';
+import { dropSetup, loadSetup, saveSetup } from '$lib/server/services';
 import { SaveSetup } from '$lib/setup/form';
 import type { RequestEvent } from './$types';
+
+export const GET = reading(
+	'A set-up as it is saved',
+	{ answer: SavedSetup, what: 'set-up' },
+	async ({ params }: RequestEvent) => loadSetup(params.id)
+);
 
 export const PUT = writing(
 	{
