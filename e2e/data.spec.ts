@@ -53,7 +53,8 @@ test('everything can be backed up, kept elsewhere, and gone back to while people
 	await demo.restart();
 	await open(page, `${demo.url}/`);
 	await expect(page.locator('[data-spool="Beck reel, grayling"]')).toHaveCount(0);
-	expect((await page.request.get(`${demo.url}/api/backups/${page404}`)).status()).toBe(404);
+	for (const path of [`backups/${page404}`, 'backups/..%2Fwendle.sqlite', 'archive/incoming/..%2Fbackups'])
+		expect((await page.request.get(`${demo.url}/api/${path}`)).status(), path).toBe(404);
 });
 
 test('everything moves to an empty server in one file, which shows first what it will do and can be undone', async ({

@@ -1,13 +1,15 @@
 /**
  * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; the plug pulled
- * sixty times; every page in both themes at three widths; a
- * journey in Firefox and in WebKit. Ends with "all passed", or fails.
+ * sixty times; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
+ * and in WebKit. Ends with "all passed", or fails.
  */
 import { spawnSync } from 'node:child_process';
 import { build, install, root } from './bootstrap.mjs';
+import { installDebian } from './debian.mjs';
 
 install();
 build();
+if (spawnSync('rsvg-convert', ['--version']).error) installDebian(['librsvg2-bin']);
 const env = { ...process.env, WENDLE_LONG: '1' };
 const CHECKS = [
 	[
@@ -20,6 +22,7 @@ const CHECKS = [
 	],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts'],
+	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/drawings.spec.ts'],
 	[process.execPath, 'scripts/engines/journey.mjs']
 ];
 let failed = 0;

@@ -9,6 +9,10 @@ const WAITS_MS = 86_400_000;
 /** Largest number of parts, each as large as a photo may be. */
 export const MOST_PARTS = 2500;
 
+/** What an archive's id may be: it is the name of a folder. */
+const ID = /^[\w-]{8,64}$/;
+export const isArchiveId = (id: string): boolean => ID.test(id);
+
 const folder = (): string => join(dataDirectory(), 'incoming');
 
 function dropOld(now: number): void {
@@ -28,7 +32,7 @@ export function keepPart(id: string, part: number, bytes: Uint8Array): void {
 /** All parts of an archive, one after another; undefined while none came. */
 export function partsOf(id: string): Uint8Array | undefined {
 	const own = join(folder(), id);
-	if (!existsSync(own)) return undefined;
+	if (!isArchiveId(id) || !existsSync(own)) return undefined;
 	const parts = readdirSync(own).toSorted((a, b) => Number(a) - Number(b));
 	return Buffer.concat(parts.map((part) => readFileSync(join(own, part))));
 }

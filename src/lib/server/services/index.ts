@@ -23,7 +23,7 @@ import { error } from '@sveltejs/kit';
 
 export { archiveSchema } from './archive-file';
 export { calendarFile } from './calendar';
-export { MOST_PARTS } from './incoming';
+export { isArchiveId, MOST_PARTS } from './incoming';
 export { followRun } from './runs';
 
 type Tail<A extends unknown[]> = A extends [unknown, ...infer Rest] ? Rest : never;

@@ -125,10 +125,13 @@
 
 	async function save(kind: 'svg' | 'png'): Promise<void> {
 		if (!drawing) return;
-		const { download, pngBlob, svgText } = await import('../../charts/export');
+		const [{ download }, { pngBlob, svgText }] = await Promise.all([
+			import('../../charts/export/download'),
+			import('../../charts/export/export')
+		]);
 		const name = (fit.form.spool.name || 'spool').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
 		const content =
-			kind === 'png' ? await pngBlob(drawing) : new Blob([svgText(drawing)], { type: 'image/svg+xml' });
+			kind === 'png' ? await pngBlob(drawing) : new Blob([await svgText(drawing)], { type: 'image/svg+xml' });
 		download(`${name}.${kind}`, content);
 	}
 

@@ -6,7 +6,8 @@
 	import Play from '@lucide/svelte/icons/play';
 	import { replaceState } from '$app/navigation';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
-	import { download, pngBlob, svgText } from '../../charts/export';
+	import { download } from '../../charts/export/download';
+	import { pngBlob, svgText } from '../../charts/export/export';
 	import { withMeanings } from '$lib/wording/meanings';
 	import Prose from '../../primitives/Prose.svelte';
 	import { isShortcut } from '../../state/shortcuts';
@@ -140,8 +141,8 @@
 				<button
 					type="button"
 					class="action-quiet"
-					onclick={() => download(`${file}.svg`, new Blob([svgText(svg())], { type: 'image/svg+xml' }))}
-					>SVG</button
+					onclick={async () =>
+						download(`${file}.svg`, new Blob([await svgText(svg())], { type: 'image/svg+xml' }))}>SVG</button
 				>
 				<button
 					type="button"

@@ -5,7 +5,7 @@
 	import { jobOf } from '$lib/bench/job';
 	import { sheetOf } from '$lib/bench/sheet';
 	import { workOut } from '$lib/setup/evaluate-form';
-	import { download } from '$lib/ui/charts/export';
+	import { download } from '$lib/ui/charts/export/download';
 	import { strandsOf } from '$lib/ui/charts/thread/strands';
 	import JobSheet from '$lib/ui/features/paper/JobSheet.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';

@@ -5,7 +5,7 @@
 	import { longUnit, showLong, showOnRule, showToCut } from '$lib/wording/units';
 	import Download from '@lucide/svelte/icons/download';
 	import Printer from '@lucide/svelte/icons/printer';
-	import { download } from '../../../charts/export';
+	import { download } from '../../../charts/export/download';
 	import { CONTROL_MM, gaugeOf, gaugePdf, gaugePlan, gaugeSvg } from '../../../charts/gauge';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
