@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, fitOf, open, Server, test } from './server';
+import { answer, expect, fitOf, open, Server, test } from './server';
 
 const page404 = 'wendle-2026-01-01T00-00-00.000Z.sqlite';
 
@@ -165,4 +165,55 @@ test('what was saved is read back over the API, page by page, and not sent again
 	const tag = (await read('/api/setups')).headers()['etag']!;
 	await page.request.delete(`${demo.url}/api/spools/${first!.spoolId}`);
 	expect((await read('/api/setups', { 'if-none-match': tag })).status()).toBe(200);
+});
+
+test('a set-up is sent as a link, a code or a file, and is shown before it is kept', async ({
+	page,
+	browser,
+	demo,
+	server
+}) => {
+	expect(server.url).toBeTruthy();
+	await open(page, await fitOf(page, 'Long rod, sea-run char'));
+	const turns = await answer(page, 'turns');
+	await page.getByText('Send this set-up to somebody').click();
+	const link = await page.getByLabel('Link').inputValue();
+	await expect(page.locator('[data-code] svg')).toBeVisible();
+	const [file] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: 'Save as a file' }).click()
+	]);
+	// Somebody with a Wendle of their own.
+	const other = new Server();
+	await other.start();
+	try {
+		const there = await (await browser.newContext()).newPage();
+		for (const bring of [
+			async () => {
+				await there.getByLabel('Link').fill(link);
+				await there.getByRole('button', { name: 'Open it' }).click();
+			},
+			async () => there.getByLabel('File of a set-up').setInputFiles(await file.path())
+		]) {
+			await open(there, `${other.url}/data`);
+			await there.getByLabel('Link').fill('https://example.org/nothing');
+			await there.getByRole('button', { name: 'Open it' }).click();
+			await expect(there.getByRole('alert')).toContainText('There is no set-up in this.');
+			await bring();
+			await expect(there.locator('[data-sent]')).toContainText("It isn't on your rack.");
+			await expect(there.getByLabel('Name of the spool')).toHaveValue('Long rod, sea-run char');
+			expect(Math.abs((await answer(there, 'turns')) - turns)).toBeLessThan(0.1 * turns);
+		}
+		await open(there, `${other.url}/`);
+		await expect(there.getByText('Your rack is empty.')).toBeVisible();
+		await open(there, link.replace(/^.*?(?=\/fit)/, other.url));
+		await there.getByRole('button', { name: 'Keep it on my rack' }).click();
+		await expect(there.getByText('Saved', { exact: true })).toBeVisible();
+		await expect(there.locator('[data-sent]')).toHaveCount(0);
+		await open(there, `${other.url}/`);
+		await expect(there.locator('[data-spool="Long rod, sea-run char"]')).toBeVisible();
+	} finally {
+		await other.stop();
+	}
+	expect((await page.request.get(`${demo.url}/fit/new?setup=nonsense`)).status()).toBe(400);
 });

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import ArchiveSection from '$lib/ui/features/data/ArchiveSection.svelte';
 	import BackupList from '$lib/ui/features/data/BackupList.svelte';
+	import OpenSent from '$lib/ui/features/data/OpenSent.svelte';
 
 	let { data } = $props();
 </script>
@@ -15,4 +16,5 @@
 	</p>
 	<BackupList backups={data.backups} />
 	<ArchiveSection />
+	<OpenSent />
 </div>

@@ -7,6 +7,12 @@
 
 <svelte:head><title>{title} · Fit · Wendle</title></svelte:head>
 
-{#key data.saved?.id ?? data.of?.spoolId ?? 'new'}
-	<FitEditor form={data.form} saved={data.saved} of={data.of} learnt={data.learnt} />
+{#key data.saved?.id ?? data.of?.spoolId ?? data.sent ?? 'new'}
+	<FitEditor
+		form={data.form}
+		saved={data.saved}
+		of={data.of}
+		learnt={data.learnt}
+		isSent={data.sent !== undefined}
+	/>
 {/key}

@@ -73,7 +73,7 @@
 		<input
 			type="file"
 			accept=".zip,application/zip"
-			class="mt-1 max-w-full file:mr-3 file:min-h-11 file:rounded-[3px] file:border file:border-solid file:border-ink file:bg-transparent file:px-4 file:font-semibold"
+			class="mt-1 file-button"
 			onchange={({ currentTarget }) => {
 				const file = currentTarget.files?.[0];
 				if (file) void incoming.take(file);

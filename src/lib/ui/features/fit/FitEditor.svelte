@@ -17,6 +17,7 @@
 	import { StartingPoint } from './starting-point.svelte';
 	import { rememberVisit } from './visit';
 	import SaveNote from './SaveNote.svelte';
+	import SendSetup from './SendSetup.svelte';
 	import SpoolFields from './SpoolFields.svelte';
 	import StackFields from './StackFields.svelte';
 	import { SetupStore, type OfSpool } from './store.svelte';
@@ -30,8 +31,10 @@
 		of?: OfSpool | undefined;
 		/** What earlier windings have taught of its spool, strands and winder. */
 		learnt?: LearntHere | undefined;
+		/** Somebody sent it, and it is not saved before it is kept. */
+		isSent?: boolean;
 	}
-	let { form, saved, of, learnt }: Props = $props();
+	let { form, saved, of, learnt, isSent = false }: Props = $props();
 	const preferences = usePreferences();
 	const units = $derived(preferences.units);
 
@@ -161,6 +164,14 @@
 		<SaveNote {store} />
 	</div>
 
+	{#if isSent && !store.known}
+		<p class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 border-l-[3px] border-now pl-3" data-sent>
+			Somebody sent you this set-up. It isn't on your rack.
+			<button type="button" class="action-quiet min-h-11" onclick={() => store.autosave.touch()}
+				>Keep it on my rack</button
+			>
+		</p>
+	{/if}
 	<div class="border-b border-hair pt-3 pb-3">
 		<Thread
 			{items}
@@ -250,6 +261,7 @@
 						These answers use <a class="underline" href="/learnt">what Wendle has learnt</a> from earlier windings.
 					</p>
 				{/if}
+				<SendSetup form={fit.form} />
 			{:else}
 				<h2 class="text-[15px] font-semibold">Your four answers will be here</h2>
 				<ul class="mt-2 space-y-1 text-soft">
