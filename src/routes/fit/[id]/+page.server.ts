@@ -11,8 +11,7 @@ import type { PageServerLoad } from './$types';
 /** The set-up that a link holds. */
 function sentForm(sent: string): SetupForm {
 	return (
-		readSent(sent) ??
-		error(400, 'There is no set-up in this link. Copy the whole link, or ask for it again.')
+		readSent(sent) ?? error(400, 'There is no set-up in this link. Copy the whole link, or ask for it again.')
 	);
 }
 
