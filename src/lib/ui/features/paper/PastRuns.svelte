@@ -59,7 +59,7 @@
 								>
 							{/each}
 						</div>
-						<p class="no-print mt-2 flex flex-wrap gap-x-4">
+						<p class="no-print mt-2 flex flex-wrap gap-x-4 gap-y-1">
 							<a class="inline-flex min-h-6 items-center underline" href="/label/{id}">Print its label</a>
 							<button type="button" class="min-h-6 underline" onclick={() => ontakeback(id)}
 								>Undo this winding</button
