@@ -177,7 +177,7 @@ test('a set-up is sent as a link, a code or a file, and is shown before it is ke
 	await open(page, await fitOf(page, 'Long rod, sea-run char'));
 	const turns = await answer(page, 'turns');
 	await page.getByText('Send this set-up to somebody').click();
-	const link = await page.getByLabel('Link').inputValue();
+	const link = await page.getByLabel('Link', { exact: true }).inputValue();
 	await expect(page.locator('[data-code] svg')).toBeVisible();
 	const [file] = await Promise.all([
 		page.waitForEvent('download'),
@@ -190,13 +190,13 @@ test('a set-up is sent as a link, a code or a file, and is shown before it is ke
 		const there = await (await browser.newContext()).newPage();
 		for (const bring of [
 			async () => {
-				await there.getByLabel('Link').fill(link);
+				await there.getByLabel('Link', { exact: true }).fill(link);
 				await there.getByRole('button', { name: 'Open it' }).click();
 			},
 			async () => there.getByLabel('File of a set-up').setInputFiles(await file.path())
 		]) {
 			await open(there, `${other.url}/data`);
-			await there.getByLabel('Link').fill('https://example.org/nothing');
+			await there.getByLabel('Link', { exact: true }).fill('https://example.org/nothing');
 			await there.getByRole('button', { name: 'Open it' }).click();
 			await expect(there.getByRole('alert')).toContainText('There is no set-up in this.');
 			await bring();
