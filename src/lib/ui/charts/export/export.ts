@@ -80,7 +80,7 @@ const make = (name: string, attributes: Readonly<Record<string, string | number>
 };
 
 /** Room beside what stands farthest out. */
-const MARGIN = 4;
+const MARGIN = 12;
 
 /** The part of the plane that is shown, made larger where something would be cut off. */
 function boxOf(drawing: SVGSVGElement): { x: number; y: number; width: number; height: number } {
@@ -107,8 +107,11 @@ export async function svgText(drawing: SVGSVGElement): Promise<string> {
 	const ground = getComputedStyle(drawing).getPropertyValue('--paper');
 	copy.prepend(make('rect', { ...box, fill: paint(ground).rgb, stroke: 'none' }));
 	copy.setAttribute('viewBox', [box.x, box.y, box.width, box.height].join(' '));
-	copy.setAttribute('width', String(box.width));
-	copy.setAttribute('height', String(box.height));
+	// As large as it is shown: the plane of a knot is in millimetres.
+	const { width, height } = drawing.viewBox.baseVal;
+	const scale = Math.min(drawing.clientWidth / width, drawing.clientHeight / height);
+	copy.setAttribute('width', (box.width * scale).toFixed(1));
+	copy.setAttribute('height', (box.height * scale).toFixed(1));
 	copy.setAttribute('xmlns', SVG);
 	return new XMLSerializer().serializeToString(copy).replace(/<!--.*?-->/gs, '');
 }
@@ -180,9 +183,8 @@ export async function pngBlob(drawing: SVGSVGElement): Promise<Blob> {
 	image.src = URL.createObjectURL(new Blob([await svgText(drawing)], { type: 'image/svg+xml' }));
 	await image.decode();
 	const canvas = document.createElement('canvas');
-	const scale = (PNG_SCALE * drawing.clientWidth) / drawing.viewBox.baseVal.width;
-	canvas.width = Math.round(image.naturalWidth * scale);
-	canvas.height = Math.round(image.naturalHeight * scale);
+	canvas.width = image.naturalWidth * PNG_SCALE;
+	canvas.height = image.naturalHeight * PNG_SCALE;
 	canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
 	URL.revokeObjectURL(image.src);
 	return new Promise((resolve, reject) => {
