@@ -1,17 +1,21 @@
-import { dayOf, jobSteps, type RunEvent } from '../src/lib/core';
+import { dayOf, jobSteps, type Day, type RunEvent } from '../src/lib/core';
 import { DEFAULT_UNITS } from '../src/lib/wording/units';
 import { jobOf } from '../src/lib/bench/job';
 import { workOut } from '../src/lib/setup/evaluate-form';
+import { todayIn } from '../src/lib/server/today';
 import { openDatabase } from '../src/lib/server/db/open';
 import { practised, setSeason } from '../src/lib/server/services/practice';
 import { addEvents, startRun } from '../src/lib/server/services/runs';
 import { addCareEvents, bring } from '../src/lib/server/services/care';
 import { strandsNow, spoolOfStrand } from '../src/lib/server/services/inventory';
-import { createSetup, rack } from '../src/lib/server/services/setups';
+import { createOrder, moveOrder, orderById } from '../src/lib/server/services/orders';
+import { loadSetup } from '../src/lib/server/services/saved';
+import { createSetup, rack, saveSetup } from '../src/lib/server/services/setups';
 import { planSwap } from '../src/lib/server/services/swaps';
 import { recordWinding } from '../src/lib/server/services/windings';
 import { BROUGHT, LIFE, SUMMER_SWAP, type LifeOf } from './life';
 import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
+import { ORDERS, type DemoOrder } from './orders';
 import { valueOf } from '../src/lib/server/outcome';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
@@ -115,6 +119,79 @@ export async function fillDemo(directory: string): Promise<boolean> {
 		const came = dayOf(BROUGHT.came);
 		await bring(db, { ...BROUGHT, came }, came);
 		return (await rack(db)).length > 0;
+	} finally {
+		await db.destroy();
+	}
+}
+
+/** The share of the steps of a reel on the bench that is done. */
+const BEGUN_SHARE = 0.4;
+
+/** Describes the spool of an ordered reel as the warden measured it. */
+async function describe(
+	db: Database,
+	setupId: string,
+	{ mm, hand }: DemoOrder['reels'][number]
+): Promise<void> {
+	const setup = await loadSetup(db, setupId);
+	if (!setup || !mm) return;
+	const [rim, arbor, width] = mm.map((size) => `${size} mm`) as [string, string, string];
+	const spool = { ...setup.form.spool, way: 'measured', rim, arbor, width, ...(hand && { hand }) } as const;
+	const form = { spool, fill: setup.form.fill };
+	valueOf(await saveSetup(db, { id: `demo-spool-${setupId}` }, setupId, form, setup.version, DEFAULT_UNITS));
+}
+
+/** A reel that was wound on a day, or is begun: with the run that it came of. */
+async function windOrdered(db: Database, setupId: string, day: Day, finished: boolean): Promise<void> {
+	const setup = await loadSetup(db, setupId);
+	if (!setup) return;
+	const wound = {
+		woundOn: day.toString(),
+		turns: '',
+		depth: '',
+		gap: finished ? setup.form.fill.gap : '',
+		note: '',
+		who: 'the warden'
+	};
+	const steps = runOf({ form: setup.form, wound });
+	const events = finished ? steps : steps.slice(0, Math.ceil(BEGUN_SHARE * steps.length));
+	await startRun(db, `demo-${setupId}`, setupId);
+	valueOf(await addEvents(db, `demo-${setupId}`, events));
+	if (finished)
+		valueOf(await recordWinding(db, { id: `demo-winding-${setupId}` }, setupId, wound, DEFAULT_UNITS));
+}
+
+async function addOrder(db: Database, order: DemoOrder, i: number, today: Day): Promise<void> {
+	const { who, due, state, notes = '', price, reels } = order;
+	const day = due === undefined ? undefined : today.add({ days: due });
+	const takenIn = (day ?? today).subtract({ days: 4 });
+	const asked = {
+		who,
+		due: day?.toString() ?? '',
+		notes,
+		prices: price === undefined ? [] : [{ what: 'Winding', amount: price }],
+		reels: reels.map(({ wish }) => ({ wish }))
+	};
+	const earliest = takenIn.compare(today) > 0 ? today : takenIn;
+	const { id } = valueOf(await createOrder(db, { id: `demo-order-${i}` }, asked, DEFAULT_UNITS, earliest));
+	const setups = (await orderById(db, id))!.reels.map(({ setupId }) => setupId);
+	for (const [n, setupId] of setups.entries()) await describe(db, setupId, reels[n]!);
+	const finished = state === 'done' || state === 'handed-over';
+	// Of two reels on the bench the first is wound and the second begun.
+	for (const [n, setupId] of setups.entries())
+		if (finished || state === 'bench')
+			await windOrdered(db, setupId, earliest, finished || n < setups.length - 1);
+	valueOf(await moveOrder(db, { id: `demo-move-${i}` }, id, state));
+}
+
+/** Takes in a season of orders, around today. Where there are orders already, they are left alone. */
+export async function fillOrders(directory: string, today = todayIn(undefined)): Promise<boolean> {
+	const db = await openDatabase(directory);
+	try {
+		const [{ count } = { count: 0 }] = await db('orders').count({ count: '*' });
+		if (Number(count) > 0) return false;
+		for (const [i, order] of ORDERS.entries()) await addOrder(db, order, i, today);
+		return true;
 	} finally {
 		await db.destroy();
 	}

@@ -5,7 +5,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { fillDemo } from '../build/tools/fill-demo.js';
+import { fillDemo, fillOrders } from '../build/tools/fill-demo.js';
 
 async function freePort(): Promise<number> {
 	const probe = createServer().listen(0, '127.0.0.1');
@@ -68,6 +68,7 @@ export class Server {
 	}
 
 	fillDemo = (): Promise<boolean> => fillDemo(this.data);
+	fillOrders = (): Promise<boolean> => fillOrders(this.data);
 }
 
 export const test = base.extend<{ server: Server; demo: Server }>({

@@ -17,10 +17,10 @@ export async function answering(url, everyMs = 50) {
 		await pause(everyMs);
 }
 
-/** Fills a folder with the demo's rack; false where there is one already. @param {string} data @returns {Promise<boolean>} */
+/** Fills a folder with the demo's rack and its orders; false where there is one already. @param {string} data @returns {Promise<boolean>} */
 export async function fillWithDemo(data) {
-	const { fillDemo } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
-	return fillDemo(data);
+	const { fillDemo, fillOrders } = await import(pathToFileURL(join(root, 'build/tools/fill-demo.js')).href);
+	return (await fillDemo(data)) && fillOrders(data);
 }
 
 /** Serves the built application with a rack of the demo that goes when `stop` is called. @param {string} port */

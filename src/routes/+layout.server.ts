@@ -1,13 +1,19 @@
+import { anyOrder } from '$lib/server/services';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals, route }) => ({
-	// Read anew on every way from page to page: another window may have moved the browser to another place.
-	at: route.id,
-	units: locals.units,
-	theme: locals.theme,
-	schools: locals.schools,
-	winder: locals.winder,
-	locale: locals.locale,
-	today: locals.today,
-	place: locals.place
-});
+export const load: LayoutServerLoad = async ({ locals, route, depends }) => {
+	depends('wendle:orders');
+	return {
+		// Read anew on every way from page to page: another window may have moved the browser to another place.
+		at: route.id,
+		units: locals.units,
+		theme: locals.theme,
+		schools: locals.schools,
+		winder: locals.winder,
+		locale: locals.locale,
+		today: locals.today,
+		place: locals.place,
+		/** Whoever winds for nobody else never meets orders. What is wrong with the file is told by the pages that need it. */
+		hasOrders: await anyOrder().catch(() => false)
+	};
+};

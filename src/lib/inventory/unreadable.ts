@@ -9,7 +9,8 @@ export const UNREADABLE_NAMES = {
 	care_rules: 'The rules of what falls due',
 	care_events: 'An entry in Care',
 	run_events: 'An entry of a job at the bench',
-	knot_cards: 'How well you know a knot'
+	knot_cards: 'How well you know a knot',
+	orders: 'An order'
 } as const;
 export type UnreadableTable = keyof typeof UNREADABLE_NAMES;
 

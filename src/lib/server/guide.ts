@@ -23,6 +23,7 @@ const ORDER = [
 	'care',
 	'what-wendle-learns',
 	'many-reels',
+	'orders',
 	'your-data',
 	'words'
 ];

@@ -17,4 +17,12 @@
 	<BackupList backups={data.backups} />
 	<ArchiveSection />
 	<OpenSent />
+	<section aria-labelledby="orders-title" class="mt-9">
+		<h2 id="orders-title" class="text-[19px] font-semibold">Do you wind for other people?</h2>
+		<p class="mt-1 max-w-[64ch]">
+			A shop, a lending room or a guide can take in orders. Once there is one, <em>Orders</em> stands at the head
+			of every page.
+		</p>
+		<p class="mt-3"><a class="action-quiet min-h-11" href="/orders/new">Take in an order</a></p>
+	</section>
 </div>

@@ -25,12 +25,17 @@ export type PageAsked = z.output<typeof PAGE_QUERY>;
 export const pageShape = (thing: z.ZodType) =>
 	z.object({ things: z.array(thing), next: z.string().nullable(), total: z.number().int() });
 
-/** The page that was asked for. An id that there is not, or is no more, gives the first page. */
-export function pageOf<T extends { readonly id: string; readonly spoolId: string }>(
+/**
+ * The page that was asked for. An id that there is not, or is no more, gives the first page.
+ *
+ * @param isOf whether a thing belongs to a spool
+ */
+export function pageOf<T extends { readonly id: string }>(
 	all: readonly T[],
-	{ after, most, spool }: PageAsked
+	{ after, most, spool }: PageAsked,
+	isOf: (thing: T, spool: string) => boolean
 ): { things: readonly T[]; next: string | null; total: number } {
-	const matching = spool === undefined ? all : all.filter(({ spoolId }) => spoolId === spool);
+	const matching = spool === undefined ? all : all.filter((thing) => isOf(thing, spool));
 	const from = matching.findIndex(({ id }) => id === after) + 1;
 	const things = matching.slice(from, from + most);
 	return {
@@ -39,3 +44,7 @@ export function pageOf<T extends { readonly id: string; readonly spoolId: string
 		total: matching.length
 	};
 }
+
+/** For things that each belong to one spool. */
+export const ofSpool = (thing: { readonly spoolId: string }, spool: string): boolean =>
+	thing.spoolId === spool;

@@ -11,6 +11,7 @@ import * as brought from './009-brought';
 import * as joins from './010-joins';
 import * as learnt from './011-learnt';
 import * as imports from './012-imports';
+import * as orders from './013-orders';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -25,7 +26,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '009-brought', ...brought },
 	{ name: '010-joins', ...joins },
 	{ name: '011-learnt', ...learnt },
-	{ name: '012-imports', ...imports }
+	{ name: '012-imports', ...imports },
+	{ name: '013-orders', ...orders }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

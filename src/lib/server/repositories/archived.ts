@@ -1,4 +1,5 @@
 import { RunEventShape } from '$lib/bench/run';
+import { OrderForm, OrderState } from '$lib/orders/order';
 import { CareRules, StoredCareEvent } from '$lib/inventory/care';
 import { ForeseenGap, RunSummary, WindingForm } from '$lib/inventory/winding';
 import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
@@ -147,6 +148,22 @@ export const ARCHIVED: readonly ArchivedTable[] = [
 		key: ['recordId'],
 		json: {},
 		plain: { recordId: id }
+	},
+	{
+		file: 'orders',
+		table: 'orders',
+		key: ['id'],
+		json: { form: OrderForm },
+		plain: {
+			id,
+			number: z.number().int(),
+			state: OrderState,
+			takenIn: z.string(),
+			version,
+			createdAt: at,
+			deletedAt: at.nullable()
+		},
+		versioned: true
 	},
 	{
 		file: 'former-versions',

@@ -54,6 +54,17 @@ export async function updateSetup(
 		.update({ fill: jsonText(FillForm, fill, 'form', 'fill'), version: version + 1, updatedAt: now });
 }
 
+/** The spool of a set-up, dropped or not; and the other set-ups on it that are not. */
+export async function spoolOfSetup(
+	db: Knex,
+	id: string
+): Promise<{ spoolId: string; others: number } | undefined> {
+	const row = (await db('setups').where({ id }).first('spoolId')) as { spoolId: string } | undefined;
+	if (!row) return undefined;
+	const others = await living(db).where(row).whereNot({ id }).select('id');
+	return { spoolId: row.spoolId, others: others.length };
+}
+
 /** Drops a plan, or takes it up again: nothing of it is lost. */
 export const markDropped = async (trx: Writing, id: string, droppedAt: string | null): Promise<boolean> =>
 	(await trx('setups').where({ id }).update({ droppedAt: droppedAt })) > 0;

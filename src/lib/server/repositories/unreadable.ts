@@ -1,5 +1,6 @@
 import { CareRules, StoredCareEvent } from '$lib/inventory/care';
 import { RunEventShape } from '$lib/bench/run';
+import { OrderForm } from '$lib/orders/order';
 import { WindingForm, RunSummary } from '$lib/inventory/winding';
 import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnreadableTable } from '$lib/inventory/unreadable';
@@ -31,7 +32,8 @@ const TABLES: Record<UnreadableTable, TextTable> = {
 	care_rules: { columns: { rules: CareRules.nullable() }, key: 'id' },
 	care_events: { columns: { event: StoredCareEvent }, key: 'id' },
 	run_events: { columns: { event: RunEventShape }, key: 'arrival' },
-	knot_cards: { columns: { card: Card }, key: 'slug' }
+	knot_cards: { columns: { card: Card }, key: 'slug' },
+	orders: { columns: { form: OrderForm }, key: 'id', off: 'deletedAt' }
 };
 
 type Row = Record<string, string | number | null>;
@@ -100,7 +102,14 @@ function columnsOf(
 }
 
 /** The names of the columns that a table has beside its own. */
-const VERSIONED: readonly UnreadableTable[] = ['spools', 'setups', 'records', 'brought', 'care_rules'];
+const VERSIONED: readonly UnreadableTable[] = [
+	'spools',
+	'setups',
+	'records',
+	'brought',
+	'care_rules',
+	'orders'
+];
 
 /** Writes a text over a row; what was there is kept as a former version. Issues when the text does not read either. */
 export async function putText(

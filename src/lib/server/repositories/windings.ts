@@ -81,8 +81,17 @@ export const findWinding = async (db: Knex, id: string): Promise<Winding | undef
 	readRow(db, 'records', Row, await living(db).where({ id }).first('*'));
 
 /** Undoes a record, or counts it again: nothing of it is lost. False when there is none. */
-export const markTakenBack = async (trx: Writing, id: string, at: string | null): Promise<boolean> =>
-	(await trx('records').where({ id }).update({ takenBackAt: at })) > 0;
+/** Undoes a winding, or counts it again; gives its set-up, or undefined where there is no such winding. */
+export async function markTakenBack(
+	trx: Writing,
+	id: string,
+	at: string | null
+): Promise<string | undefined> {
+	const rows = (await trx('records').where({ id }).update({ takenBackAt: at }).returning('setupId')) as {
+		setupId: string;
+	}[];
+	return rows[0]?.setupId;
+}
 
 /** What a record's run came to, told again because more of it arrived. */
 export async function updateSummary(trx: Writing, id: string, run: RunSummary): Promise<void> {

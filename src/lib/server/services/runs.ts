@@ -28,17 +28,21 @@ import {
 } from '../repositories/runs';
 import { listWindings, updateSummary } from '../repositories/windings';
 import { findSetup } from '../repositories/setups';
+import { orderBegun, ordersChanged, tellingBoards } from './order-progress';
 
 /** Tells those who follow a run that something arrived: one process, so an emitter is enough. */
 const arrivals = new EventEmitter().setMaxListeners(0);
 
 /** Starts a run of a set-up under an id that the starter chose. */
 export const startRun = (db: Knex, id: string, setupId: string, job = 'wind'): Promise<Outcome<null>> =>
-	write(db, ROWS_HAVE_IDS, async (trx, now) => {
-		if (!(await findSetup(trx, setupId))) return gone('set-up');
-		await insertRun(trx, { id, setupId, job }, now);
-		return (await findRun(trx, id))?.setupId === setupId ? done(null) : gone('set-up');
-	});
+	tellingBoards(
+		write(db, ROWS_HAVE_IDS, async (trx, now) => {
+			if (!(await findSetup(trx, setupId))) return gone('set-up');
+			await insertRun(trx, { id, setupId, job }, now);
+			if (WINDINGS.includes(job)) await orderBegun(trx, setupId);
+			return (await findRun(trx, id))?.setupId === setupId ? done(null) : gone('set-up');
+		})
+	);
 
 /** The run of these jobs that a set-up is in: the newest, unless it has ended; a winding has with its record. */
 export async function currentRun(
@@ -72,7 +76,10 @@ export async function addEvents(
 		if (run.recordId !== null) await tellAgain(trx, run, run.recordId);
 		return done({ arrival: await lastArrival(trx, runId), ended: run.endedAt !== null });
 	});
-	if (added.ok) arrivals.emit(runId);
+	if (!added.ok) return added;
+	arrivals.emit(runId);
+	// What a board shows of a job is its steps.
+	if (events.some(({ kind }) => kind === 'step')) ordersChanged();
 	return added;
 }
 

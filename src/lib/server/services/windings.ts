@@ -18,6 +18,7 @@ import { benchJob } from './bench';
 import { learntHere } from './learnt';
 import { foreseenGap } from './promises';
 import { inventoryNow, spoolNow } from './inventory';
+import { orderWound, tellingBoards } from './order-progress';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
@@ -50,56 +51,59 @@ export const recordWinding = (
 	person: ChosenTechniques = {},
 	ends?: string
 ): Promise<Outcome<{ id: string }>> =>
-	write(db, asked, async (trx, now) => {
-		const setup = await loadSetup(trx, setupId);
-		if (!setup) return gone('set-up');
-		const ended = ends === undefined ? null : (await findRun(trx, ends))?.recordId;
-		// Another window at the end of the same job was first.
-		if (ended && (await findWinding(trx, ended))) return refused({ kind: 'used', answer: { id: ended } });
-		const typedReadings = readWinding(typed, units);
-		if (!typedReadings.ok) return bad(typedReadings.issues);
-		const bench = await benchJob(trx, setupId, undefined);
-		// Backing that stayed lies as it was measured when it was wound.
-		const stayed =
-			bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
-				? spoolNow(await inventoryNow(trx), setup.spoolId)?.record
-				: undefined;
-		const readings = {
-			...ofSpool(typedReadings.value, setup.form),
-			...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
-		};
-		const { spoolId } = setup;
-		const [who, today] = [typed.who, dayOf(typed.woundOn)];
-		const wound = asWound(setup.form, readings);
-		if (!wound) return bad(fail({ code: 'missing_value' }, ['setup']).issues);
-		const job = jobOf(setup.form, wound.workout, person);
-		const run = await currentRun(trx, setupId);
-		const planned = {
-			plannedSeconds: plannedSeconds(
-				workOf(job, bench, firstFillOf(setup.form, wound.workout, bench, units, person)?.job).steps
-			),
-			hand: job.hand,
-			knots: knotsOf(job)
-		};
-		const wind: Winding = {
-			id: randomUUID(),
-			setupId,
-			spoolId,
-			woundOn: today,
-			writtenAt: Date.parse(now),
-			typed: settleWinding(typed, units),
-			...readings,
-			form: setup.form,
-			backingMm: (stayed ?? wound).backingMm,
-			backingMeasured: (stayed ?? wound).backingMeasured,
-			run: run ? summaryOf(run, await foldedRun(trx, run.id), planned) : null
-		};
-		const foreseen = foreseenGap(wind, await learntHere(trx, setup.form, { setupId, spoolId, who, today }));
-		const record = { ...wind, foreseen };
-		await insertWinding(trx, record);
-		await endWindings(trx, record, now);
-		return done({ id: record.id });
-	});
+	tellingBoards(
+		write(db, asked, async (trx, now) => {
+			const setup = await loadSetup(trx, setupId);
+			if (!setup) return gone('set-up');
+			const ended = ends === undefined ? null : (await findRun(trx, ends))?.recordId;
+			// Another window at the end of the same job was first.
+			if (ended && (await findWinding(trx, ended))) return refused({ kind: 'used', answer: { id: ended } });
+			const typedReadings = readWinding(typed, units);
+			if (!typedReadings.ok) return bad(typedReadings.issues);
+			const bench = await benchJob(trx, setupId, undefined);
+			// Backing that stayed lies as it was measured when it was wound.
+			const stayed =
+				bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
+					? spoolNow(await inventoryNow(trx), setup.spoolId)?.record
+					: undefined;
+			const readings = {
+				...ofSpool(typedReadings.value, setup.form),
+				...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
+			};
+			const { spoolId } = setup;
+			const [who, today] = [typed.who, dayOf(typed.woundOn)];
+			const wound = asWound(setup.form, readings);
+			if (!wound) return bad(fail({ code: 'missing_value' }, ['setup']).issues);
+			const job = jobOf(setup.form, wound.workout, person);
+			const run = await currentRun(trx, setupId);
+			const planned = {
+				plannedSeconds: plannedSeconds(
+					workOf(job, bench, firstFillOf(setup.form, wound.workout, bench, units, person)?.job).steps
+				),
+				hand: job.hand,
+				knots: knotsOf(job)
+			};
+			const wind: Winding = {
+				id: randomUUID(),
+				setupId,
+				spoolId,
+				woundOn: today,
+				writtenAt: Date.parse(now),
+				typed: settleWinding(typed, units),
+				...readings,
+				form: setup.form,
+				backingMm: (stayed ?? wound).backingMm,
+				backingMeasured: (stayed ?? wound).backingMeasured,
+				run: run ? summaryOf(run, await foldedRun(trx, run.id), planned) : null
+			};
+			const foreseen = foreseenGap(wind, await learntHere(trx, setup.form, { setupId, spoolId, who, today }));
+			const record = { ...wind, foreseen };
+			await insertWinding(trx, record);
+			await endWindings(trx, record, now);
+			await orderWound(trx, setupId);
+			return done({ id: record.id });
+		})
+	);
 
 /** Undoes a winding, or counts it again: what was on the spool before is on it again, and the job goes on. */
 export const takeBackWinding = (
@@ -108,8 +112,12 @@ export const takeBackWinding = (
 	id: string,
 	back: boolean
 ): Promise<Outcome<null>> =>
-	write(db, asked, async (trx, now) => {
-		if (!(await markTakenBack(trx, id, back ? now : null))) return gone('winding');
-		await markEndedBy(trx, id, back ? null : now);
-		return done(null);
-	});
+	tellingBoards(
+		write(db, asked, async (trx, now) => {
+			const setupId = await markTakenBack(trx, id, back ? now : null);
+			if (setupId === undefined) return gone('winding');
+			await markEndedBy(trx, id, back ? null : now);
+			await orderWound(trx, setupId);
+			return done(null);
+		})
+	);

@@ -115,6 +115,17 @@ export class Paper {
 		});
 	}
 
+	/** A filled square or oblong, from its top left. */
+	fill(x: number, y: number, width: number, height: number): void {
+		this.#page.drawRectangle({
+			x: x * PT_PER_MM,
+			y: this.#up(y + height),
+			width: width * PT_PER_MM,
+			height: height * PT_PER_MM,
+			color: this.#ink
+		});
+	}
+
 	async blob(): Promise<Blob> {
 		const bytes = await this.#pdf.save();
 		return new Blob([bytes as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });

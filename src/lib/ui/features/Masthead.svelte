@@ -27,6 +27,7 @@
 		{ href: '/twist', label: 'Twist', on: place === 'twist' },
 		{ href: '/care', label: 'Care', on: place === 'care' },
 		{ href: '/match', label: 'Match', on: place === 'match' },
+		...(page.data['hasOrders'] ? [{ href: '/orders', label: 'Orders', on: place === 'orders' }] : []),
 		{ href: '/help', label: 'Help', on: place === 'help' }
 	]);
 

@@ -23,6 +23,10 @@ export const runEvents = async () => (await run()).RunEvents;
 export const addedEvents = async () => (await run()).AddedEvents;
 export const practice = async () => (await import('$lib/bench/practice')).Practice;
 
+const order = () => import('$lib/orders/order');
+export const savedOrder = async () => (await order()).SavedOrder;
+export const currentOrder = async () => (await order()).Order.pick({ version: true, form: true });
+
 const archive = () => import('$lib/inventory/archive');
 export const archivePreview = async () => (await archive()).ArchivePreview;
 export const broughtIn = async () => (await archive()).BroughtIn;

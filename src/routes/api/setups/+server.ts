@@ -1,5 +1,5 @@
 import { Created, SavedSetup } from '$lib/setup/answers';
-import { pageOf, pageShape } from '$lib/server/api/page';
+import { ofSpool, pageOf, pageShape } from '$lib/server/api/page';
 import { listing, writing } from '$lib/server/http';
 import { createSetup, listSetups } from '$lib/server/services';
 import { CreateSetup } from '$lib/setup/form';
@@ -7,7 +7,7 @@ import { CreateSetup } from '$lib/setup/form';
 export const GET = listing(
 	'The set-ups of the spools on the rack, the oldest first',
 	pageShape(SavedSetup),
-	async (asked) => pageOf(await listSetups(), asked)
+	async (asked) => pageOf(await listSetups(), asked, ofSpool)
 );
 
 export const POST = writing(

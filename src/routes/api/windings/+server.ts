@@ -1,8 +1,8 @@
 import { listedWinding, ListedWinding } from '$lib/inventory/listed-winding';
-import { pageOf, pageShape } from '$lib/server/api/page';
+import { ofSpool, pageOf, pageShape } from '$lib/server/api/page';
 import { listing } from '$lib/server/http';
 import { everyWinding } from '$lib/server/services';
 
 export const GET = listing('What was wound, the oldest first', pageShape(ListedWinding), async (asked) =>
-	pageOf((await everyWinding()).map(listedWinding), asked)
+	pageOf((await everyWinding()).map(listedWinding), asked, ofSpool)
 );

@@ -1,7 +1,16 @@
 import { missingSetup } from '$lib/server/missing';
 import { readStanding } from '$lib/bench/standing';
 import { jobText, readJob } from '$lib/bench/work';
-import { benchJob, learntHere, loadSetup, windingsOf, winders, runBegun, tempo } from '$lib/server/services';
+import {
+	benchJob,
+	learntHere,
+	loadSetup,
+	orderOfSetup,
+	windingsOf,
+	winders,
+	runBegun,
+	tempo
+} from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, depends, url, locals }) => {
@@ -15,6 +24,7 @@ export const load: PageServerLoad = async ({ params, depends, url, locals }) => 
 		wound: url.searchParams.has('wound'),
 		wrong: readStanding(url.searchParams.get('wrong')),
 		records: await windingsOf(params.id),
+		order: await orderOfSetup(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())],
 		learnt: await learntHere(setup.form, {

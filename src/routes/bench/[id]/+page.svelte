@@ -26,6 +26,7 @@
 			wrong={data.wrong}
 			winder={data.winder}
 			winders={data.winders}
+			order={data.order}
 		/>
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">

@@ -26,10 +26,10 @@
 	import { BenchState, type Begun } from './bench-state.svelte';
 	import AskDone from './AskDone.svelte';
 	import BenchHead from './BenchHead.svelte';
+	import BenchLinks from './BenchLinks.svelte';
 	import BenchBar from './BenchBar.svelte';
 	import EndCard from './EndCard.svelte';
 	import Notes from './Notes.svelte';
-	import WhoWinds from './WhoWinds.svelte';
 	import WindingCard from './WindingCard.svelte';
 	import StepCard from './StepCard.svelte';
 	import SyncNote from './SyncNote.svelte';
@@ -56,8 +56,11 @@
 		winders: readonly string[];
 		/** Who winds now; empty where nobody said. */
 		winder: string;
+		/** The order that this is wound for. */
+		order: { readonly id: string; readonly number: number; readonly who: string } | undefined;
 	}
-	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder }: Props = $props();
+	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder, order }: Props =
+		$props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
@@ -215,7 +218,7 @@
 	}
 	async function recorded(record: string): Promise<void> {
 		await over();
-		await windingSaved(setup.form.spool.name, record);
+		await windingSaved(setup.form.spool.name, record, order);
 	}
 	async function ended(written: Ended['written']): Promise<void> {
 		await over();
@@ -258,6 +261,9 @@
 			>
 			<SyncNote {run} />
 		</p>
+		{#if order}<a class="figure text-[15px] underline underline-offset-4" href="/orders/{order.id}"
+				>Order {order.number}{order.who && `, ${order.who}`}</a
+			>{/if}
 		{#if jobTitle(doing)}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
 				{jobTitle(doing)}
 			</p>{/if}
@@ -326,24 +332,14 @@
 {/if}
 
 {#snippet links()}
-	<WhoWinds {winder} {winders} onchanged={() => void invalidate('wendle:bench')} />
-	<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
-		<button type="button" class="min-h-8 underline" onclick={() => (ways = true)}>How you do it</button>
-		<a class="grid min-h-8 place-items-center underline" href="/help/words">What the words mean</a>
-		<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/sheet?job={jobText(doing)}"
-			>Job sheet</a
-		>
-		{#if doing.kind !== 'wind'}
-			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}?job=wind"
-				>Start from the bare arbor</a
-			>
-		{/if}
-		{#if records.length > 0}
-			<a class="grid min-h-8 place-items-center underline" href="/bench/{setup.id}/past"
-				>{records.length === 1 ? '1 winding before' : `${records.length} windings before`}</a
-			>
-		{/if}
-	</div>
+	<BenchLinks
+		setupId={setup.id}
+		{doing}
+		{winder}
+		{winders}
+		before={records.length}
+		onways={() => (ways = true)}
+	/>
 {/snippet}
 
 <Sheet

@@ -6,8 +6,12 @@ import { notify } from '../../state/notices.svelte';
 import { made, rememberChange } from '../../state/undo.svelte';
 import { teller } from '../../state/writing';
 
-/** A winding was saved: says so, with its label at hand, and goes to the rack. */
-export async function windingSaved(spool: string, record: string): Promise<void> {
+/** A winding was saved: says so, with its label at hand, and goes to its order where it is one's, and otherwise to the rack. */
+export async function windingSaved(
+	spool: string,
+	record: string,
+	order: { readonly id: string } | undefined
+): Promise<void> {
 	const said = `${spool || 'The spool'} is on the rack, as wound.`;
 	void notify(said, {
 		action: {
@@ -21,7 +25,7 @@ export async function windingSaved(spool: string, record: string): Promise<void>
 		stays: 'The winding is still on the rack',
 		refresh: invalidateAll
 	});
-	await goto(resolve('/'), { invalidateAll: true });
+	await goto(order ? resolve('/orders/[id]', order) : resolve('/'), { invalidateAll: true });
 }
 
 /** A job that winds nothing new is over: says what was written down, and goes on. */

@@ -1,0 +1,36 @@
+<script lang="ts">
+	import { invalidate } from '$app/navigation';
+	import { jobText, type BenchJob } from '$lib/bench/work';
+	import WhoWinds from './WhoWinds.svelte';
+
+	/** Beside the steps: who winds, and where else to look. */
+	interface Props {
+		setupId: string;
+		doing: BenchJob;
+		winder: string;
+		winders: readonly string[];
+		/** How often this set-up was wound before. */
+		before: number;
+		onways: () => void;
+	}
+	let { setupId, doing, winder, winders, before, onways }: Props = $props();
+</script>
+
+<WhoWinds {winder} {winders} onchanged={() => void invalidate('wendle:bench')} />
+<div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
+	<button type="button" class="min-h-8 underline" onclick={onways}>How you do it</button>
+	<a class="grid min-h-8 place-items-center underline" href="/help/words">What the words mean</a>
+	<a class="grid min-h-8 place-items-center underline" href="/bench/{setupId}/sheet?job={jobText(doing)}"
+		>Job sheet</a
+	>
+	{#if doing.kind !== 'wind'}
+		<a class="grid min-h-8 place-items-center underline" href="/bench/{setupId}?job=wind"
+			>Start from the bare arbor</a
+		>
+	{/if}
+	{#if before > 0}
+		<a class="grid min-h-8 place-items-center underline" href="/bench/{setupId}/past"
+			>{before === 1 ? '1 winding before' : `${before} windings before`}</a
+		>
+	{/if}
+</div>

@@ -1,0 +1,10 @@
+import { originOf } from '$lib/server/origin';
+import { orderById } from '$lib/server/services';
+import { error } from '@sveltejs/kit';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params, url }) => {
+	const order = await orderById(params.id);
+	if (!order) error(404, "This order doesn't exist, or it was taken away. Go back to the orders.");
+	return { order, address: `${originOf(url)}/orders/${order.id}` };
+};
