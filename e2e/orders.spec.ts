@@ -53,10 +53,16 @@ async function drag(page: Page, line: Locator, to: Locator): Promise<void> {
 	await handle.hover();
 	// The code for dragging comes with the first move of a pointer.
 	await expect(handle).toHaveAttribute('role', 'button');
-	const [from, target] = [(await handle.boundingBox())!, (await to.boundingBox())!];
+	const from = (await handle.boundingBox())!;
+	const x = from.x + from.width / 2;
 	await page.mouse.down();
-	await page.mouse.move(from.x + 20, from.y + 20, { steps: 4 });
-	await page.mouse.move(from.x + 20, target.y + target.height - 4, { steps: 12 });
+	await page.mouse.move(x, from.y + from.height, { steps: 4 });
+	// States make room for what is held over them: whoever drags follows with the eye.
+	await expect(async () => {
+		const zone = (await to.locator('[data-zone]').boundingBox())!;
+		await page.mouse.move(x, zone.y + zone.height / 2, { steps: 6 });
+		await expect(to.locator('[data-is-dnd-shadow-item-internal]')).toHaveCount(1, { timeout: 500 });
+	}).toPass();
 	await page.mouse.up();
 }
 

@@ -96,8 +96,10 @@
 					: ''}
 			</h1>
 			{#if asked.now.as !== 'lines'}
-				<p class="flex items-center gap-2 text-[13.5px] text-soft">
-					<svg width="43" height="43" viewBox="-21.5 -21.5 43 43" aria-hidden="true" class="-my-2">
+				<p
+					class="flex items-center gap-2 text-[13.5px] leading-tight text-soft lg:min-w-52 lg:flex-1 lg:basis-0"
+				>
+					<svg width="43" height="43" viewBox="-21.5 -21.5 43 43" aria-hidden="true" class="-my-2 shrink-0">
 						<circle r="21" fill="none" stroke="var(--soft)" /><circle
 							r="17.5"
 							fill="none"

@@ -111,3 +111,17 @@ export function stopNow(state: RunState, setup: Setup & Pick<Workout, 'spreads'>
 	const { wholeLengthMm, stopDepthMm, wholeTurns } = now.value.todo;
 	return { lengthMm: wholeLengthMm.value, stopDepthMm: stopDepthMm.value, turns: wholeTurns.value };
 }
+
+/** What was counted and read on the way: what a winding begins with when it is saved. Turns as they are counted. */
+export function countedOf(
+	{ turns, depths }: RunState,
+	{ parts, stopIndex, gear, known: { spool } }: Workout
+): { turns: number | undefined; depthMm: number | undefined; gapMm: number | undefined } {
+	const stop = parts[stopIndex]?.id ?? '';
+	const topDepthMm = depths.get(parts.at(-1)?.id ?? '')?.depthMm;
+	return {
+		turns: (turns.get(stop) ?? 0) / gear,
+		depthMm: depths.get(stop)?.depthMm,
+		gapMm: topDepthMm === undefined ? undefined : topDepthMm + spool.gapFromRadiusMm - spool.rimRadiusMm
+	};
+}

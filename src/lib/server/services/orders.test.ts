@@ -1,4 +1,5 @@
 import { dayOf } from '$lib/core';
+import { nextAfter } from '$lib/orders/board';
 import type { CreateOrder } from '$lib/orders/order';
 import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
@@ -113,18 +114,38 @@ describe('an order and the bench', () => {
 		expect(await stateOf(id)).toBe('done');
 	});
 
-	it('offers the next reel that nobody winds yet', async () => {
+	it('offers the next reel that nobody winds yet, one of a ready order first', async () => {
 		const { id, setupId } = await ready();
 		expect((await board(db)).next).toBeNull();
 		valueOf(await moveOrder(db, asked(), id, 'ready'));
-		expect((await board(db)).next).toEqual({ orderId: id, setupId });
+		expect((await board(db)).next).toMatchObject({ orderId: id, setupId, state: 'ready' });
+		await shelve('Tarn reel');
+		const second = await takeIn('WF6F on the Tarn reel');
+		valueOf(await moveOrder(db, asked(), second.id, 'ready'));
+		// Whoever went to the bench with the first has it, before anything is done there.
+		valueOf(await moveOrder(db, asked(), id, 'bench'));
+		expect((await board(db)).next).toMatchObject({ orderId: second.id });
+		valueOf(await moveOrder(db, asked(), second.id, 'waiting'));
+		expect((await board(db)).next).toMatchObject({ orderId: id, state: 'bench' });
+		// Turns alone say that somebody winds it.
 		valueOf(await startRun(db, 'run-a', setupId));
-		valueOf(
-			await addEvents(db, 'run-a', [
-				{ id: 'e1', at: 1, kind: 'step', step: 'tools', done: true, plannedSeconds: 60 }
-			])
-		);
+		const turns = { id: 'e1', at: 1, kind: 'turns', part: 'backing', turns: 10 } as const;
+		valueOf(await addEvents(db, 'run-a', [turns]));
 		expect((await board(db)).next).toBeNull();
+	});
+
+	it('goes on with the order in hand before another is begun', async () => {
+		await shelve('Beck reel');
+		await shelve('Tarn reel');
+		const two = await takeIn('WF5F on the Beck reel', 'WF5F on the Tarn reel');
+		await shelve('Lake reel');
+		const one = await takeIn('WF5F on the Lake reel');
+		valueOf(await moveOrder(db, asked(), two.id, 'bench'));
+		valueOf(await moveOrder(db, asked(), one.id, 'ready'));
+		const { orders, next } = await board(db);
+		expect(next?.number).toBe(one.number);
+		const own = orders.find(({ id }) => id === two.id)!;
+		expect(nextAfter(orders, own)?.number).toBe(two.number);
 	});
 
 	it('has less left to do with each step, and nothing once it is wound', async () => {

@@ -3,7 +3,7 @@ import { jobOf } from '$lib/bench/job';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf, type BenchJob } from '$lib/bench/work';
 import type { Winding } from '$lib/inventory/winding';
-import { isOpen, type Board, type BoardOrder, type BoardReel } from '$lib/orders/board';
+import { isOpen, nextReel, type Board, type BoardOrder, type BoardReel } from '$lib/orders/board';
 import type {
 	CreateOrder,
 	OrderedReel,
@@ -33,6 +33,7 @@ import {
 	updateOrder,
 	type OrderRow
 } from '../repositories/orders';
+import { openRuns, WINDINGS } from '../repositories/runs';
 import { insertSetup, markDropped, spoolOfSetup } from '../repositories/setups';
 import { insertSpool, listSpools, markSpoolDeleted } from '../repositories/spools';
 import { listWindings } from '../repositories/windings';
@@ -200,11 +201,16 @@ interface Around {
 	readonly rack: readonly RackSpool[];
 	/** The newest of each set-up. */
 	readonly windings: ReadonlyMap<string, Winding>;
+	/** Set-ups that are being wound. */
+	readonly begun: ReadonlySet<string>;
 	readonly speed: Tempo;
 }
 const around = async (db: Knex): Promise<Around> => ({
 	rack: await rack(db),
 	windings: new Map((await listWindings(db)).map((winding) => [winding.setupId, winding])),
+	begun: new Set(
+		(await openRuns(db)).filter(({ job }) => WINDINGS.includes(job)).map(({ setupId }) => setupId)
+	),
 	speed: await tempo(db)
 });
 
@@ -212,11 +218,7 @@ const around = async (db: Knex): Promise<Around> => ({
 function reelFacts(
 	{ id, wish, setupId }: OrderedReel,
 	form: SetupForm | undefined,
-	{
-		spool,
-		winding,
-		stepsDone
-	}: { spool: RackSpool | undefined; winding: Winding | undefined; stepsDone: number }
+	{ spool, winding, begun }: { spool: RackSpool | undefined; winding: Winding | undefined; begun: boolean }
 ): Omit<BoardReel, 'trouble' | 'secondsLeft'> {
 	return {
 		id,
@@ -225,13 +227,17 @@ function reelFacts(
 		name: form?.spool.name ?? '',
 		spoolId: spool?.id ?? null,
 		windingId: winding?.id ?? null,
-		stepsDone,
+		begun,
 		backing: form ? backingOf(form) : '',
 		hand: form?.spool.hand ?? 'left'
 	};
 }
 
-async function boardReel(db: Knex, reel: OrderedReel, { rack, windings, speed }: Around): Promise<BoardReel> {
+async function boardReel(
+	db: Knex,
+	reel: OrderedReel,
+	{ rack, windings, begun, speed }: Around
+): Promise<BoardReel> {
 	const { setupId } = reel;
 	const setup = await loadSetup(db, setupId);
 	const winding = windings.get(setupId);
@@ -239,8 +245,8 @@ async function boardReel(db: Knex, reel: OrderedReel, { rack, windings, speed }:
 	const planned = spool?.planned?.id === setupId ? spool.planned : undefined;
 	const done = new Set(planned?.done);
 	// What was handed over is told as it was wound.
-	const facts = reelFacts(reel, setup?.form ?? winding?.form, { spool, winding, stepsDone: done.size });
-	if (winding && done.size === 0) return { ...facts, trouble: null, secondsLeft: 0 };
+	const facts = reelFacts(reel, setup?.form ?? winding?.form, { spool, winding, begun: begun.has(setupId) });
+	if (winding && !begun.has(setupId)) return { ...facts, trouble: null, secondsLeft: 0 };
 	if (!setup) return { ...facts, trouble: 'unfinished', secondsLeft: null };
 	return { ...facts, ...openWork(setup.form, done, planned?.bench ?? { kind: 'wind' }, speed) };
 }
@@ -260,24 +266,13 @@ const queued = (orders: readonly BoardOrder[]): BoardOrder[] =>
 		})
 	).map(({ order }) => order);
 
-/** A reel that nobody winds yet and that can be wound. */
-const waits = ({ windingId, trouble, stepsDone }: BoardReel): boolean =>
-	windingId === null && trouble === null && stepsDone === 0;
-
 /** All orders as the board shows them. Those on the bench and ready to wind make the queue: the next reel in it waits for hands. */
 export async function board(db: Knex): Promise<Board> {
 	const seen = await around(db);
 	const all: BoardOrder[] = [];
 	for (const order of await listOrders(db)) all.push(await boardOrder(db, order, seen));
 	const orders = [...queued(all.filter(isOpen)), ...queued(all.filter((order) => !isOpen(order)))];
-	const inQueue = [
-		...orders.filter(({ state }) => state === 'bench'),
-		...orders.filter(({ state }) => state === 'ready')
-	];
-	const next = inQueue.flatMap(({ id, reels }) =>
-		reels.filter(waits).map(({ setupId }) => ({ orderId: id, setupId }))
-	)[0];
-	return { orders, next: next ?? null };
+	return { orders, next: nextReel(orders) };
 }
 
 /** One order as the board shows it; undefined when there is none (any more). */

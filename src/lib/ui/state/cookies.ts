@@ -5,6 +5,13 @@ export const THEMES = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof THEMES)[number];
 export const THEME_COOKIE = 'wendle-theme';
 
+/** How the bench shows a winding: step by step, or on one screen for people who wind every day. */
+export const BENCH_FORMS = ['steps', 'short'] as const;
+export type BenchForm = (typeof BENCH_FORMS)[number];
+export const BENCH_FORM_COOKIE = 'wendle-bench-form';
+export const readBenchForm = (cookie: string | undefined): BenchForm =>
+	BENCH_FORMS.find((form) => form === cookie) ?? 'steps';
+
 /** Where the person is, as a time zone: the server then knows what day it is there. */
 export const ZONE_COOKIE = 'wendle-zone';
 

@@ -1,5 +1,13 @@
 import type { ChosenTechniques, Day } from '$lib/core';
-import { TECHNIQUES_COOKIE, THEME_COOKIE, WINDER_COOKIE, ZONE_COOKIE, type Theme } from './cookies';
+import {
+	BENCH_FORM_COOKIE,
+	TECHNIQUES_COOKIE,
+	THEME_COOKIE,
+	WINDER_COOKIE,
+	ZONE_COOKIE,
+	type BenchForm,
+	type Theme
+} from './cookies';
 import { UNITS_COOKIE, type UnitSystem } from '$lib/wording/units';
 import { CalendarDate } from '@internationalized/date';
 import { getContext, setContext } from 'svelte';
@@ -10,6 +18,9 @@ const YEAR_S = 365 * 24 * 3600;
 const remember = (name: string, value: string): void => {
 	document.cookie = `${name}=${value}; path=/; max-age=${YEAR_S}; samesite=lax`;
 };
+
+/** How the bench shows a winding, for the next page that the server makes. */
+export const rememberBenchForm = (form: BenchForm): void => remember(BENCH_FORM_COOKIE, form);
 
 /** Tells the server in which time zone the person is, for the next page it makes. */
 export const rememberZone = (): void =>

@@ -1,3 +1,4 @@
+import { BENCH_FORM_COOKIE, readBenchForm } from '$lib/ui/state/cookies';
 import { missingSetup } from '$lib/server/missing';
 import { readStanding } from '$lib/bench/standing';
 import { jobText, readJob } from '$lib/bench/work';
@@ -13,7 +14,7 @@ import {
 } from '$lib/server/services';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, depends, url, locals }) => {
+export const load: PageServerLoad = async ({ params, depends, url, locals, cookies }) => {
 	depends('wendle:bench');
 	const setup = await loadSetup(params.id);
 	if (!setup) return missingSetup(params.id);
@@ -24,6 +25,7 @@ export const load: PageServerLoad = async ({ params, depends, url, locals }) => 
 		wound: url.searchParams.has('wound'),
 		wrong: readStanding(url.searchParams.get('wrong')),
 		records: await windingsOf(params.id),
+		form: readBenchForm(cookies.get(BENCH_FORM_COOKIE)),
 		order: await orderOfSetup(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())],

@@ -27,6 +27,7 @@
 			winder={data.winder}
 			winders={data.winders}
 			order={data.order}
+			form={data.form}
 		/>
 	{:else}
 		<div class="mx-auto max-w-[60ch] px-8 py-16">

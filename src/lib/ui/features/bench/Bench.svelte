@@ -8,7 +8,7 @@
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
 	import { jobOf } from '$lib/bench/job';
-	import { stopNow } from '$lib/bench/readings';
+	import { countedOf, stopNow } from '$lib/bench/readings';
 	import { showDuration, spoken } from '$lib/wording/phrase';
 	import type { Winding } from '$lib/inventory/winding';
 	import type { SetupForm } from '$lib/setup/form';
@@ -20,6 +20,7 @@
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { providePageUndo } from '../../state/undo.svelte';
 	import { jobSaved, windingSaved } from './ended';
+	import type { BenchForm } from '../../state/cookies';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
@@ -31,6 +32,7 @@
 	import EndCard from './EndCard.svelte';
 	import Notes from './Notes.svelte';
 	import WindingCard from './WindingCard.svelte';
+	import ShortForm from './ShortForm.svelte';
 	import StepCard from './StepCard.svelte';
 	import SyncNote from './SyncNote.svelte';
 	import StepList from './StepList.svelte';
@@ -58,8 +60,10 @@
 		winder: string;
 		/** The order that this is wound for. */
 		order: { readonly id: string; readonly number: number; readonly who: string } | undefined;
+		/** Step by step, or on one screen. */
+		form: BenchForm;
 	}
-	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder, order }: Props =
+	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder, order, form }: Props =
 		$props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
@@ -205,7 +209,7 @@
 		f: () => void hands.toggleWhole()
 	};
 	function onkeydown(event: KeyboardEvent): void {
-		const act = KEYS[event.key];
+		const act = short ? undefined : KEYS[event.key];
 		// A pedal held down, or a key that repeats, is one step all the same.
 		if (!act || event.repeat || !isShortcut(event) || (event.key === ' ' && ownsSpace(event.target))) return;
 		event.preventDefault();
@@ -231,9 +235,22 @@
 
 	/** Everything that is wound on the way, the first fill of a reverse fill included. */
 	const parts = $derived([...workout.parts, ...(first?.workout.parts ?? [])]);
-	const stopPart = $derived(workout.parts[workout.stopIndex]?.id ?? '');
-	const topPart = $derived(workout.parts.at(-1)?.id ?? '');
-	const topDepthMm = $derived(run.state.depths.get(topPart)?.depthMm);
+	/** The winding that is saved at the end. */
+	const finished = $derived({
+		setupId: setup.id,
+		job,
+		doing,
+		elsewhere: wound,
+		run: () => run.id,
+		counted: countedOf(run.state, workout),
+		before: () => run.flush(),
+		winder,
+		onrecorded: recorded
+	});
+	/** One screen is enough for winding and for a swap; whatever else is done at the bench goes step by step. */
+	const short = $derived(
+		form === 'short' && (doing.kind === 'wind' || doing.kind === 'swap') && !wound && !wrong
+	);
 </script>
 
 <svelte:window {onkeydown} />
@@ -267,63 +284,49 @@
 		{#if jobTitle(doing)}<p class="figure text-[15px] font-semibold" data-doing={doing.kind}>
 				{jobTitle(doing)}
 			</p>{/if}
-		<StepList {bench} {doing} onshow={(at) => show(() => bench.go(at))} />
+		{#if !short}<StepList {bench} {doing} onshow={(at) => show(() => bench.go(at))} />{/if}
 		<div class="max-lg:hidden">{@render links()}</div>
 	</div>
 
 	<div class="min-w-0 pt-5">
-		<BenchHead
-			{bench}
-			bind:trouble
-			winds={winds !== undefined}
-			onaloud={say}
-			onback={() => void show(() => bench.back())}
-			onnext={next}
-		/>
-		{#if trouble}
-			<Trouble {bench} first={wrong} {parts} onback={() => void show(() => undefined)} />
-		{/if}
-		{#if step}
-			<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
-				<StepReading
-					{bench}
-					{step}
-					{run}
-					{winding}
-					{link}
-					workout={lying}
-					tools={work.tools}
-					hand={job.hand}
-					{coilName}
-				/>
-			</StepCard>
-			<Notes {bench} {run} {parts} gear={workout.gear} />
-			{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
-		{:else if doing.kind !== 'wind' && doing.kind !== 'swap' && doing.kind !== 'reverse'}
-			<EndCard kind={doing.kind} run={() => run.id} before={() => run.flush()} onended={ended} />
+		{#if short}
+			<ShortForm {...finished} counting={run} {workout} {winders} />
+			<div class="lg:hidden">{@render links()}</div>
 		{:else}
-			<WindingCard
-				setupId={setup.id}
-				{job}
-				{doing}
-				plan={jobOf(setup.form, workout, preferences.schools).plan}
-				elsewhere={wound}
-				run={() => run.id}
-				counted={{
-					turns: (run.state.turns.get(stopPart) ?? 0) / workout.gear,
-					depthMm: run.state.depths.get(stopPart)?.depthMm,
-					gapMm:
-						topDepthMm === undefined
-							? undefined
-							: topDepthMm + workout.known.spool.gapFromRadiusMm - workout.known.spool.rimRadiusMm
-				}}
-				before={() => run.flush()}
-				{winder}
-				{winders}
-				onrecorded={recorded}
+			<BenchHead
+				{bench}
+				bind:trouble
+				winds={winds !== undefined}
+				onaloud={say}
+				onback={() => void show(() => bench.back())}
+				onnext={next}
 			/>
+			{#if trouble}
+				<Trouble {bench} first={wrong} {parts} onback={() => void show(() => undefined)} />
+			{/if}
+			{#if step}
+				<StepCard {step} number={bench.at + 1} total={bench.steps.length} seconds={bench.seconds(step)}>
+					<StepReading
+						{bench}
+						{step}
+						{run}
+						{winding}
+						{link}
+						workout={lying}
+						tools={work.tools}
+						hand={job.hand}
+						{coilName}
+					/>
+				</StepCard>
+				<Notes {bench} {run} {parts} gear={workout.gear} />
+				{#if !hands.whole}<div class="lg:hidden">{@render links()}</div>{/if}
+			{:else if doing.kind !== 'wind' && doing.kind !== 'swap' && doing.kind !== 'reverse'}
+				<EndCard kind={doing.kind} run={() => run.id} before={() => run.flush()} onended={ended} />
+			{:else}
+				<WindingCard {...finished} plan={jobOf(setup.form, workout, preferences.schools).plan} {winders} />
+			{/if}
+			<BenchBar {bench} winding={winds} onback={() => void show(() => bench.back())} onnext={next} />
 		{/if}
-		<BenchBar {bench} winding={winds} onback={() => void show(() => bench.back())} onnext={next} />
 	</div>
 </div>
 
@@ -338,6 +341,7 @@
 		{winder}
 		{winders}
 		before={records.length}
+		{form}
 		onways={() => (ways = true)}
 	/>
 {/snippet}

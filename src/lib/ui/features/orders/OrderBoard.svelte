@@ -8,7 +8,7 @@
 	import { onMount } from 'svelte';
 	import { fromAction } from 'svelte/attachments';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { followBoard, moveOrder } from './changes';
+	import { claim, followBoard, moveOrder } from './changes';
 	import OrderLine from './OrderLine.svelte';
 
 	/** All orders by their state, in the order of the work. */
@@ -25,6 +25,8 @@
 	const loadDragging = async (): Promise<void> => void (dnd ??= await import('svelte-dnd-action'));
 	/** While dragging, each state with the orders it would have. */
 	let dragged = $state.raw<Partial<Record<OrderState, readonly BoardOrder[]>>>({});
+	/** Something is held: every state then has room to drop it in. */
+	const dragging = $derived(Object.keys(dragged).length > 0);
 	const inState = (state: OrderState): readonly BoardOrder[] =>
 		dragged[state] ?? board.orders.filter((order) => order.state === state);
 	const shownIn = (state: OrderState): readonly BoardOrder[] =>
@@ -65,11 +67,7 @@
 
 	const open = $derived(board.orders.filter(isOpen));
 	const dueNow = $derived(open.filter(({ due }) => due !== null && due.compare(preferences.today) <= 0));
-	const next = $derived(
-		board.orders
-			.flatMap(({ number, reels }) => reels.map((reel) => ({ ...reel, number })))
-			.find(({ setupId }) => setupId === board.next?.setupId)
-	);
+	const next = $derived(board.next);
 </script>
 
 <svelte:window onpointermove={loadDragging} onpointerdown={loadDragging} />
@@ -88,7 +86,7 @@
 		{/if}
 		<div class="ml-auto flex flex-wrap gap-3">
 			{#if next}
-				<a class="action" href="/bench/{next.setupId}" data-next
+				<a class="action" href="/bench/{next.setupId}" data-next onclick={() => claim(next)}
 					>Wind the next: {next.number}, {next.name || 'unnamed spool'}</a
 				>
 			{/if}
@@ -111,7 +109,8 @@
 					<span class="font-normal text-soft">{inState(state).length}</span>
 				</h2>
 				<div
-					class="min-h-3"
+					class={dragging ? 'min-h-14' : 'min-h-3'}
+					data-zone
 					onconsider={(event: unknown) => consider(state, event)}
 					onfinalize={(event: unknown) => void finalize(state, event)}
 					{@attach zoneOf(state)}

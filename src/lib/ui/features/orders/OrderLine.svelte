@@ -29,14 +29,14 @@
 		return `due ${daysLeft < 7 ? showWeekday(order.due, preferences.locale) : day}`;
 	});
 	const STATES = ORDER_STATES.map((value) => ({ value, label: STATE_NAMES[value] }));
-	function standing({ windingId, trouble, secondsLeft, stepsDone }: BoardReel): string {
+	function standing({ windingId, trouble, secondsLeft, begun }: BoardReel): string {
 		if (trouble === 'unfinished') return 'describe its reel';
 		if (trouble === 'too-much') return "doesn't fit";
-		if (windingId !== null && stepsDone === 0) return 'wound';
+		if (windingId !== null && !begun) return 'wound';
 		return secondsLeft === null ? '' : `${showDuration(secondsLeft)} left`;
 	}
-	const wayOf = ({ windingId, trouble, stepsDone, setupId }: BoardReel): string =>
-		trouble !== null || (windingId !== null && stepsDone === 0) ? `/fit/${setupId}` : `/bench/${setupId}`;
+	const wayOf = ({ windingId, trouble, begun, setupId }: BoardReel): string =>
+		trouble !== null || (windingId !== null && !begun) ? `/fit/${setupId}` : `/bench/${setupId}`;
 </script>
 
 <div

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
-	import type { BoardOrder, BoardReel } from '$lib/orders/board';
+	import type { BoardOrder, BoardReel, NextReel } from '$lib/orders/board';
 	import { ORDER_STATES, STATE_NAMES } from '$lib/orders/order';
 	import type { NamedSpool } from '$lib/orders/wish';
 	import { showDay, showWeekday } from '$lib/wording/dates';
@@ -10,13 +10,13 @@
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ChangeOrder from './ChangeOrder.svelte';
-	import { followBoard, moveOrder, orderName, takeOrderAway } from './changes';
+	import { claim, followBoard, moveOrder, orderName, takeOrderAway } from './changes';
 
 	/** An order: where it stands, its reels, and what is done with it next. */
 	interface Props {
 		order: BoardOrder;
 		/** The reel that is wound next, of this order or another. */
-		next: { readonly setupId: string; readonly number: number } | null;
+		next: NextReel | null;
 		spools: readonly NamedSpool[];
 	}
 	let { order, next, spools }: Props = $props();
@@ -24,18 +24,18 @@
 	onMount(followBoard);
 	let changing = $state(false);
 
-	const isWound = ({ windingId, stepsDone }: BoardReel): boolean => windingId !== null && stepsDone === 0;
+	const isWound = ({ windingId, begun }: BoardReel): boolean => windingId !== null && !begun;
 	const wound = $derived(order.reels.filter(isWound));
 	const allWound = $derived(wound.length === order.reels.length);
 	const labels = $derived(wound.map(({ windingId }) => windingId).join(','));
 	const STATES = ORDER_STATES.map((value) => ({ value, label: STATE_NAMES[value] }));
 	const link = 'grid min-h-8 place-items-center underline underline-offset-4';
 
-	function standing({ trouble, secondsLeft, stepsDone }: BoardReel): string {
+	function standing({ trouble, secondsLeft, begun }: BoardReel): string {
 		if (trouble === 'unfinished') return "Its set-up isn't finished: describe the reel, or a measure of it.";
 		if (trouble === 'too-much') return "What is wanted doesn't fit on this spool. Fit says what does.";
 		const left = secondsLeft === null ? '' : `about ${showDuration(secondsLeft)} of work`;
-		return stepsDone > 0 ? `Begun: ${left} left.` : `Not begun: ${left}.`;
+		return begun ? `Begun: ${left} left.` : `Not begun: ${left}.`;
 	}
 	async function takeAway(): Promise<void> {
 		if (await takeOrderAway(order)) await goto(resolve('/orders'));
@@ -79,7 +79,7 @@
 						<a class={link} href="/label/{reel.windingId}">Print its label</a>
 					{:else if reel.trouble === null}
 						<a class="action-quiet min-h-9" href="/bench/{reel.setupId}"
-							>{reel.stepsDone > 0 ? 'Carry on at the bench' : 'Take it to the bench'}</a
+							>{reel.begun ? 'Carry on at the bench' : 'Take it to the bench'}</a
 						>
 					{/if}
 					<a class={link} href="/fit/{reel.setupId}">Open its set-up</a>
@@ -109,7 +109,8 @@
 			<a
 				class={allWound && order.state !== 'handed-over' ? 'action-quiet min-h-11' : 'action'}
 				href="/bench/{next.setupId}"
-				data-next>Next in the queue: order {next.number}</a
+				data-next
+				onclick={() => claim(next)}>Next in the queue: order {next.number}</a
 			>
 		{/if}
 		<a class="action-quiet min-h-11" href="/orders/{order.id}/ticket">Print the ticket</a>

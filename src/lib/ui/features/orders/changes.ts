@@ -1,4 +1,6 @@
 import { invalidate } from '$app/navigation';
+import { navigating } from '$app/state';
+import type { NextReel } from '$lib/orders/board';
 import { STATE_NAMES, type OrderState } from '$lib/orders/order';
 import { isThere, send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
@@ -7,9 +9,12 @@ import { takenAway, tellChange } from '../../state/undo.svelte';
 
 /** What a page with orders on it depends on. */
 const ORDERS = 'wendle:orders';
-/** Shows the orders as they are now; while the server is away they stay as they were seen. */
+/**
+ * Shows the orders as they are now; while the server is away they stay as they were seen. On the way to another page nothing is shown
+ * anew: that would call the way off.
+ */
 export const refreshOrders = async (): Promise<void> => {
-	if (await isThere()) await invalidate(ORDERS);
+	if ((await isThere()) && navigating.to === null) await invalidate(ORDERS);
 };
 
 /** An order as people call it. */
@@ -40,6 +45,12 @@ export async function moveOrder({ id, number, state: from }: Told, to: OrderStat
 		refresh: refreshOrders
 	});
 	return true;
+}
+
+/** Whoever goes to the bench with the next reel has it: its order is on the bench then, and the others get another one. */
+export function claim({ orderId, state }: NextReel): void {
+	// It goes through although the page is left; should it not, the first thing done at the bench says the same.
+	if (state !== 'bench') void send('PUT', `/api/orders/${orderId}/state`, { state: 'bench' });
 }
 
 /** Takes an order away, says so, and offers to undo it. True when it is gone. */

@@ -12,7 +12,7 @@ const reel = (name: string, wish: string) => ({
 	spoolId: 'p',
 	windingId: 'w',
 	trouble: null,
-	stepsDone: 0,
+	begun: false,
 	secondsLeft: 0,
 	backing: 'polyester-20',
 	hand: 'left' as const

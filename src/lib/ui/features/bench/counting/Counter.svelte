@@ -3,7 +3,6 @@
 	import { useHandsBusy, type CountingWay } from '../../../state/hands-busy.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { Run } from '../../../state/run.svelte';
-	import { isShortcut } from '../../../state/shortcuts';
 	import Segmented from '../../../primitives/Segmented.svelte';
 	import { formatFraction, ROLE_NAMES } from '$lib/core';
 	import {
@@ -16,6 +15,7 @@
 	} from '$lib/wording/units';
 	import type { WindingState } from '../winding.svelte';
 	import CounterWay from './CounterWay.svelte';
+	import { countingKeys } from './counting-keys';
 	import LinkState from './LinkState.svelte';
 	import PaceWay from './PaceWay.svelte';
 	import Pause from './Pause.svelte';
@@ -68,19 +68,8 @@
 		);
 	});
 
-	const KEYS: Record<string, () => void> = {
-		t: () => winding.add(hands.get('batch')),
-		'+': () => winding.add(1),
-		'-': () => winding.add(-1),
-		z: () => void run.undo(),
-		x: () => winding.loseCount()
-	};
-	function onkeydown(event: KeyboardEvent): void {
-		const act = KEYS[event.key];
-		if (!act || !isShortcut(event)) return;
-		event.preventDefault();
-		act();
-	}
+	// svelte-ignore state_referenced_locally
+	const onkeydown = countingKeys(run, () => winding, hands);
 </script>
 
 <svelte:window {onkeydown} />
