@@ -1,6 +1,5 @@
 import { described, fileOperation } from '$lib/server/api/operation';
-import { originOf } from '$lib/server/origin';
-import { calendarFile, care } from '$lib/server/services';
+import { addressFor, calendarFile, care } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 export const GET = described(
@@ -8,7 +7,7 @@ export const GET = described(
 	async ({ url, locals }: RequestEvent): Promise<Response> => {
 		const day = locals.today;
 		const { entries } = await care(day);
-		return new Response(calendarFile(entries, day, originOf(url)), {
+		return new Response(calendarFile(entries, day, (await addressFor(url)).origin), {
 			headers: {
 				'content-type': 'text/calendar; charset=utf-8',
 				'content-disposition': 'inline; filename="wendle-care.ics"',

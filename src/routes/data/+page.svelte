@@ -1,4 +1,5 @@
 <script lang="ts">
+	import AddressSection from '$lib/ui/features/data/AddressSection.svelte';
 	import ArchiveSection from '$lib/ui/features/data/ArchiveSection.svelte';
 	import BackupList from '$lib/ui/features/data/BackupList.svelte';
 	import OpenSent from '$lib/ui/features/data/OpenSent.svelte';
@@ -16,6 +17,7 @@
 	</p>
 	<BackupList backups={data.backups} />
 	<ArchiveSection />
+	<AddressSection address={data.address} />
 	<OpenSent />
 	<section aria-labelledby="orders-title" class="mt-9">
 		<h2 id="orders-title" class="text-[19px] font-semibold">Do you wind for other people?</h2>

@@ -1,5 +1,5 @@
-import { originOf } from '$lib/server/origin';
-import { windingById } from '$lib/server/services';
+import { shortCode } from '$lib/inventory/short-code';
+import { addressFor, windingById } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
@@ -16,6 +16,13 @@ export const load: PageServerLoad = async ({ url }) => {
 		(record) => record !== undefined
 	);
 	if (found.length === 0) error(404, 'Choose the spools on the rack first: there is no label to print here.');
-	const origin = originOf(url);
-	return { labels: found.map((record) => ({ record, address: `${origin}/fit/${record.setupId}` })) };
+	const { origin, loopback } = await addressFor(url);
+	return {
+		loopback,
+		labels: found.map((record) => ({
+			record,
+			address: `${origin}/fit/${record.setupId}`,
+			code: shortCode(record.setupId)
+		}))
+	};
 };

@@ -8,10 +8,10 @@
 	let { data } = $props();
 	const preferences = usePreferences();
 	const labels = $derived(
-		data.labels.flatMap(({ record, address }) => {
+		data.labels.flatMap(({ record, address, code }) => {
 			const label = labelOf(record, preferences.units);
 			const wound = asWound(record.form, record);
-			return label && wound ? [{ label, strands: strandsOf(wound.workout), address }] : [];
+			return label && wound ? [{ label, strands: strandsOf(wound.workout), address, code }] : [];
 		})
 	);
 </script>
@@ -20,4 +20,5 @@
 	name={labels.length === 1 ? labels[0]!.label.name : `${labels.length} spools`}
 	leads="the spool's set-up"
 	{labels}
+	loopback={data.loopback}
 />

@@ -12,6 +12,7 @@ import * as joins from './010-joins';
 import * as learnt from './011-learnt';
 import * as imports from './012-imports';
 import * as orders from './013-orders';
+import * as address from './014-address';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -27,7 +28,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '010-joins', ...joins },
 	{ name: '011-learnt', ...learnt },
 	{ name: '012-imports', ...imports },
-	{ name: '013-orders', ...orders }
+	{ name: '013-orders', ...orders },
+	{ name: '014-address', ...address }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

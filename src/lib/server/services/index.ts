@@ -1,9 +1,11 @@
 /** What routes may call: services bound to the one open database. */
 import { database, dataFile, troubleBehind } from '../db';
+import * as address from './address';
 import * as archiveService from './archive';
 import * as backupsService from './backups';
 import * as bench from './bench';
 import * as careService from './care';
+import * as findService from './find';
 import * as handsService from './hands';
 import * as learntService from './learnt';
 import * as told from './learnt-told';
@@ -93,6 +95,9 @@ export const photo = bound(photos.photo);
 export const recordWinding = bound(windings.recordWinding);
 export const removeSpool = bound(setups.removeSpool);
 export const restoreSpool = bound(setups.restoreSpool);
+export const addressFor = bound(address.addressFor);
+export const setAddress = bound(address.setAddress);
+export const find = bound(findService.find);
 export const anyOrder = bound(orders.anyOrder);
 export const board = bound(orders.board);
 export const orderById = bound(orders.orderById);

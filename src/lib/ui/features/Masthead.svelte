@@ -3,6 +3,7 @@
 	import { THEMES } from '$lib/ui/state/cookies';
 	import type { UnitSystem } from '$lib/wording/units';
 	import Moon from '@lucide/svelte/icons/moon';
+	import Search from '@lucide/svelte/icons/search';
 	import Sun from '@lucide/svelte/icons/sun';
 	import SunMoon from '@lucide/svelte/icons/sun-moon';
 	import Undo from '@lucide/svelte/icons/undo-2';
@@ -74,6 +75,14 @@
 				disabled={undoable() === undefined}
 				data-undo
 				onclick={undoLast}><Undo size={16} /></button
+			>
+			<a
+				href="/find"
+				class="grid size-8 place-items-center rounded-[3px] border border-hair {place === 'find'
+					? 'border-ink'
+					: ''}"
+				aria-label="Find"
+				title="Find by a label's code or a name"><Search size={16} /></a
 			>
 			<label class="sr-only" for="units">Units</label>
 			<select

@@ -15,7 +15,8 @@
 	<LabelPage
 		name={data.record.form.spool.name || 'the spool'}
 		leads="this set-up"
-		labels={[{ label, strands: strandsOf(wound.workout), address: data.address }]}
+		labels={[{ label, strands: strandsOf(wound.workout), address: data.address, code: data.code }]}
+		loopback={data.loopback}
 	/>
 {:else}
 	<p class="mx-auto max-w-[60rem] px-4 py-6 sm:px-8">Wendle doesn't know what is on this spool.</p>

@@ -1,6 +1,6 @@
 import { coilLabel, sectionsOf } from '$lib/bench/coil-label';
-import { originOf } from '$lib/server/origin';
-import { strandsNow } from '$lib/server/services';
+import { shortCode } from '$lib/inventory/short-code';
+import { addressFor, strandsNow } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
@@ -12,9 +12,12 @@ export const load: PageServerLoad = async ({ url, locals }) => {
 	const [state, component] = [now.states.get(id), now.made.get(id)];
 	if (!kept || !state || !component)
 		error(404, "This line or backing doesn't exist, or it was removed. Go back to Care.");
+	const { origin, loopback } = await addressFor(url);
 	return {
+		loopback,
+		code: shortCode(id),
 		label: coilLabel(kept, state, locals.units),
 		strands: [{ role: kept.kind, sections: sectionsOf(component, state.lengthMm) }],
-		address: `${originOf(url)}/care?thing=${encodeURIComponent(id)}`
+		address: `${origin}/care?thing=${encodeURIComponent(id)}`
 	};
 };

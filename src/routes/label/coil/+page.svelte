@@ -4,4 +4,10 @@
 	let { data } = $props();
 </script>
 
-<LabelPage name={data.label.name} leads="its life under Care" labels={[data]} leader={false} />
+<LabelPage
+	name={data.label.name}
+	leads="its life under Care"
+	labels={[data]}
+	loopback={data.loopback}
+	leader={false}
+/>

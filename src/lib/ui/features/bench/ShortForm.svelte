@@ -37,7 +37,11 @@
 	/** The backing is wound now: in a swap it stays as it lies. */
 	const counts = $derived(draft.asksBacking && winding.toDepth);
 	const knots = $derived(knotsOf(finished.job));
-	const onkeydown = countingKeys(counting, () => winding, hands);
+	const onkeydown = countingKeys(
+		() => counting,
+		() => winding,
+		hands
+	);
 	const [stopAmount = '', ...stopUnit] = $derived(showSmall(winding.stopDepthMm, units).split(' '));
 </script>
 

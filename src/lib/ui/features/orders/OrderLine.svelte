@@ -52,8 +52,8 @@
 	>
 	<ul class="min-w-0 max-lg:order-1 max-lg:col-span-3">
 		{#each order.reels as reel (reel.id)}
-			<li class="flex flex-wrap items-baseline gap-x-2 text-[15px]">
-				<a class="min-h-6 font-semibold underline underline-offset-4" href={wayOf(reel)}
+			<li class="flex min-h-8 flex-wrap items-center gap-x-2 text-[15px]">
+				<a class="flex min-h-7 items-center font-semibold underline underline-offset-4" href={wayOf(reel)}
 					>{reel.name || 'Unnamed spool'}</a
 				>
 				<span class="min-w-0">{reel.wish}</span>

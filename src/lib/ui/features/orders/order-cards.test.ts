@@ -36,7 +36,9 @@ const LABEL = {
 /** About how wide a letter is, em: what the layout reckons with. */
 const LETTER_EM = 0.52;
 
-function holds({ widthMm, heightMm, texts, qr }: CardLayout): void {
+function holds({ widthMm, heightMm, texts: all, qr }: CardLayout): void {
+	// The last is the short code, under the one that is scanned.
+	const texts = all.slice(0, -1);
 	const qrSide = widthMm - 5 - qr.x;
 	for (const { x, y, size, text } of texts) {
 		expect(y).toBeLessThanOrEqual(heightMm - 5);
@@ -57,29 +59,37 @@ describe('the papers of an order', () => {
 				'A person with a name that goes on and on and on',
 				'word '.repeat(300).trim()
 			);
-			holds(ticketLayout(long, ADDRESS, 'en-GB'));
+			holds(ticketLayout(long, ADDRESS, '7K2QX', 'en-GB'));
 			holds(
 				slipLayout(
 					long,
 					reels.map(() => ({ label: LABEL, care: ['Clean: due by 1 Jun 2027'] })),
-					ADDRESS
+					ADDRESS,
+					'7K2QX'
 				)
 			);
 		}
 	});
 
 	it('say whose it is, by when, and what is wanted', () => {
-		const words = ticketLayout(order([reel('my 6', 'WF6F, left hand')]), ADDRESS, 'en-GB').texts.map(
+		const words = ticketLayout(order([reel('my 6', 'WF6F, left hand')]), ADDRESS, '7K2QX', 'en-GB').texts.map(
 			({ text }) => text
 		);
-		expect(words).toEqual(['Order 128', 'Peg 4', 'Due Saturday, 5 Dec 2026', 'my 6: WF6F, left hand']);
+		expect(words).toEqual([
+			'Order 128',
+			'Peg 4',
+			'Due Saturday, 5 Dec 2026',
+			'my 6: WF6F, left hand',
+			'7K2QX'
+		]);
 	});
 
 	it('say what is on it, the price, and what is due next', () => {
 		const slip = slipLayout(
 			order([reel('Beck reel', 'WF5F')]),
 			[{ label: LABEL, care: ['Clean: due by 1 Jun 2027'] }],
-			ADDRESS
+			ADDRESS,
+			'7K2QX'
 		);
 		expect(slip.texts.map(({ text }) => text)).toEqual([
 			'Order 128',
@@ -89,7 +99,8 @@ describe('the papers of an order', () => {
 			'120 m 20 lb polyester',
 			'gap 4 mm; 1 Dec 2026',
 			'Clean: due by 1 Jun 2027',
-			'Winding: 8.00'
+			'Winding: 8.00',
+			'7K2QX'
 		]);
 	});
 
@@ -97,6 +108,8 @@ describe('the papers of an order', () => {
 		const reels = Array.from({ length: 12 }, (_, i) =>
 			reel(`Reel ${i}`, 'WF6F, left hand, 20 lb, by Saturday')
 		);
-		expect(ticketLayout(order(reels), ADDRESS, 'en-GB').texts.at(-1)?.text).toBe('and more: scan the code');
+		expect(ticketLayout(order(reels), ADDRESS, '7K2QX', 'en-GB').texts.at(-2)?.text).toBe(
+			'and more: scan the code'
+		);
 	});
 });

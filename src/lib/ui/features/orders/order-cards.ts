@@ -62,11 +62,19 @@ const headOf = (column: Column, { number, form }: BoardOrder, widthMm: number): 
 	return form.who ? column.add(form.who, 5, true) : column;
 };
 
+/** The short code, under the one that is scanned. */
+const codeText = (code: string, { widthMm }: { widthMm: number }): CardText => ({
+	x: widthMm - MARGIN - CODE_MM + 2,
+	y: MARGIN + CODE_MM + 3.2,
+	size: 3.2,
+	bold: true,
+	text: code
+});
 const codeOf = (address: string, { widthMm }: { widthMm: number }): CardLayout['qr'] =>
 	codeAt(address, widthMm - MARGIN - CODE_MM, MARGIN, CODE_MM);
 
 /** The ticket that lies with the reels of an order until they are wound: whose, by when, what is wanted. */
-export function ticketLayout(order: BoardOrder, address: string, locale: string): CardLayout {
+export function ticketLayout(order: BoardOrder, address: string, code: string, locale: string): CardLayout {
 	const column = new Column(MARGIN - 2, TICKET.heightMm - MARGIN, besideCode(TICKET.widthMm));
 	headOf(column, order, TICKET.widthMm);
 	const { due } = order;
@@ -79,7 +87,7 @@ export function ticketLayout(order: BoardOrder, address: string, locale: string)
 	for (const { name, wish } of order.reels)
 		column.add(wish.toLowerCase().includes(name.toLowerCase()) ? wish : `${name}: ${wish}`, 3.4);
 	if (order.form.notes) column.space(1).add(order.form.notes, 3);
-	return { ...TICKET, texts: column.texts, qr: codeOf(address, TICKET) };
+	return { ...TICKET, texts: [...column.texts, codeText(code, TICKET)], qr: codeOf(address, TICKET) };
 }
 
 /** A wound reel as its owner's slip tells it. */
@@ -90,7 +98,12 @@ export interface SlipReel {
 }
 
 /** The slip that goes home with what was wound: what is on each reel, its gap, the day, and when to look after it. */
-export function slipLayout(order: BoardOrder, reels: readonly SlipReel[], address: string): CardLayout {
+export function slipLayout(
+	order: BoardOrder,
+	reels: readonly SlipReel[],
+	address: string,
+	code: string
+): CardLayout {
 	const column = new Column(MARGIN - 2, SLIP.heightMm - MARGIN, besideCode(SLIP.widthMm));
 	headOf(column, order, SLIP.widthMm);
 	column.space(2);
@@ -102,5 +115,5 @@ export function slipLayout(order: BoardOrder, reels: readonly SlipReel[], addres
 	}
 	if (order.form.prices.length > 0) column.space(2);
 	for (const { what, amount } of order.form.prices) column.add(`${what}: ${amount}`, 3.4);
-	return { ...SLIP, texts: column.texts, qr: codeOf(address, SLIP) };
+	return { ...SLIP, texts: [...column.texts, codeText(code, SLIP)], qr: codeOf(address, SLIP) };
 }

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { download } from '../../charts/export/download';
 	import type { CardLayout } from './card-layout';
+	import LoopbackWarning from './LoopbackWarning.svelte';
 	import PaperCard from './PaperCard.svelte';
 
 	/** One piece of paper to be printed true to size, or saved as a PDF. */
@@ -15,9 +16,11 @@
 		layout: CardLayout;
 		/** What its file is called. */
 		file: string;
+		/** Nobody but this computer reaches the address that its code carries. */
+		loopback: boolean;
 		back: { readonly href: string; readonly label: string };
 	}
-	let { title, name, says, leads, layout, file, back }: Props = $props();
+	let { title, name, says, leads, layout, file, loopback, back }: Props = $props();
 
 	async function pdf(): Promise<void> {
 		const { cardsPdf, pageEach } = await import('./cards-pdf');
@@ -38,13 +41,20 @@
 			{says} Print it at 100&nbsp;%, without "fit to page", {layout.widthMm} × {layout.heightMm} mm. Its code opens
 			{leads}.
 		</p>
+		{#if loopback}<LoopbackWarning />{/if}
 		<div class="mt-4 flex flex-wrap gap-3">
 			<button type="button" class="action" onclick={() => window.print()}>Print</button>
 			<button type="button" class="action-quiet min-h-11" onclick={() => void pdf()}>Save as PDF</button>
 			<a class="action-quiet min-h-11" href={back.href}>{back.label}</a>
 		</div>
 	</div>
-	<div class="mt-6 overflow-x-auto print:mt-0 print:overflow-visible">
+	<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+	<div
+		class="mt-6 overflow-x-auto print:mt-0 print:overflow-visible"
+		role="region"
+		aria-label="{name} as it is printed"
+		tabindex="0"
+	>
 		<PaperCard {layout} {name} {leads} />
 	</div>
 </div>

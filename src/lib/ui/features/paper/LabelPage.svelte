@@ -6,6 +6,7 @@
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { labelLayout } from './label-layout';
 	import { placesOnSheets, sheetGrid, SHEETS, type SheetName } from './on-sheets';
+	import LoopbackWarning from './LoopbackWarning.svelte';
 	import SpoolLabel from './SpoolLabel.svelte';
 
 	/** Labels to be printed true to size, each on a page of its own or many on a sheet. */
@@ -18,11 +19,15 @@
 			readonly label: Label;
 			readonly strands: readonly ThreadStrand[];
 			readonly address: string;
+			/** To be typed where nothing scans. */
+			readonly code: string;
 		}[];
+		/** Nobody but this computer reaches the address that their codes carry. */
+		loopback: boolean;
 		/** Whether a leader hangs on what they are for. */
 		leader?: boolean;
 	}
-	let { name, leads, labels, leader = true }: Props = $props();
+	let { name, leads, labels, loopback, leader = true }: Props = $props();
 	type Slug = (typeof LABEL_SIZES)[number]['slug'];
 	let slug = $state<Slug>('usual');
 	const size = $derived(LABEL_SIZES.find((candidate) => candidate.slug === slug)!);
@@ -44,7 +49,10 @@
 	const first = $derived(Math.min(start, grid?.places ?? 1) - 1);
 
 	const laidOut = $derived(
-		labels.map(({ label, strands, address }) => ({ layout: labelLayout(label, size, address), strands }))
+		labels.map(({ label, strands, address, code }) => ({
+			layout: labelLayout(label, size, address, code),
+			strands
+		}))
 	);
 	/** The pages, each with its labels where they stand on it. */
 	const pages = $derived.by(() => {
@@ -108,13 +116,20 @@
 				</p>
 			{/if}
 		</div>
+		{#if loopback}<LoopbackWarning />{/if}
 		<div class="mt-4 flex flex-wrap gap-3">
 			<button type="button" class="action" onclick={() => window.print()}>Print</button>
 			<button type="button" class="action-quiet min-h-11" onclick={() => void pdf()}>Save as PDF</button>
 		</div>
 	</div>
 	{#each pages as { widthMm, heightMm, cards }, i (i)}
-		<div class="break-after-page overflow-x-auto last:break-after-auto print:overflow-visible">
+		<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+		<div
+			role="region"
+			aria-label="Page {i + 1} as it is printed"
+			tabindex="0"
+			class="break-after-page overflow-x-auto last:break-after-auto print:overflow-visible"
+		>
 			<div
 				class="relative mt-6 print:mt-0 {grid ? 'border border-hair bg-white print:border-0' : ''}"
 				style="width:{widthMm}mm;height:{heightMm}mm"

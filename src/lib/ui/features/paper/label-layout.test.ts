@@ -10,19 +10,27 @@ const LABEL = {
 const ADDRESS = 'http://127.0.0.1:4300/fit/0c0f6c8e-6b8e-4b7e-9d0e-2f8f2d6f1c11';
 
 describe.each(LABEL_SIZES)('a label of $widthMm × $heightMm mm', (size) => {
-	const layout = labelLayout(LABEL, size, ADDRESS);
+	const layout = labelLayout(LABEL, size, ADDRESS, '7K2QX');
 	it('keeps everything on the paper, the words clear of the code and of each other', () => {
 		for (const { x, y, size: height } of layout.texts) {
 			expect(x).toBeGreaterThan(0);
 			expect(y - height).toBeGreaterThanOrEqual(0);
 			expect(y).toBeLessThan(size.heightMm);
 		}
-		const lines = layout.texts.map(({ y }) => y);
+		// The last is the short code, under the one that is scanned.
+		const texts = layout.texts.slice(0, -1);
+		const code = layout.texts.at(-1)!;
+		expect(code.text).toBe('7K2QX');
+		const under =
+			layout.qr.y + layout.qr.side * Math.round((size.widthMm - 2 - layout.qr.x) / layout.qr.side);
+		expect(code.x).toBeGreaterThanOrEqual(layout.qr.x);
+		expect(code.y - code.size).toBeGreaterThanOrEqual(under - 0.01);
+		const lines = texts.map(({ y }) => y);
 		expect([...lines].sort((a, b) => a - b)).toEqual(lines);
-		layout.texts.slice(1).forEach(({ y, size: height }, i) => {
-			expect(y - layout.texts[i]!.y).toBeGreaterThanOrEqual(0.95 * height);
+		texts.slice(1).forEach(({ y, size: height }, i) => {
+			expect(y - texts[i]!.y).toBeGreaterThanOrEqual(0.95 * height);
 		});
-		expect(layout.texts.at(-1)!.text).toBe(LABEL.foot);
+		expect(texts.at(-1)!.text).toBe(LABEL.foot);
 		const { x, squares, side } = layout.qr;
 		for (const [sx, sy] of squares) {
 			expect(sx).toBeGreaterThanOrEqual(x);

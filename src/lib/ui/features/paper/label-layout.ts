@@ -12,12 +12,20 @@ export interface LabelLayout extends CardLayout {
 }
 
 const MARGIN = 2;
+/** How high the short code is, mm. */
+const CODE_MM = 2.4;
 /** Most lines that still fit under the name, by the room there is. */
 const LINE_SHARE = 0.105;
 
-export function labelLayout(label: Label, { widthMm, heightMm }: LabelSize, address: string): LabelLayout {
-	const qrSide = Math.min(heightMm - 2 * MARGIN, 0.36 * widthMm);
-	const [qrX, qrY] = [widthMm - MARGIN - qrSide, (heightMm - qrSide) / 2];
+/** @param code the short code, under the one that is scanned */
+export function labelLayout(
+	label: Label,
+	{ widthMm, heightMm }: LabelSize,
+	address: string,
+	code: string
+): LabelLayout {
+	const qrSide = Math.min(heightMm - 2 * MARGIN - CODE_MM, 0.36 * widthMm);
+	const [qrX, qrY] = [widthMm - MARGIN - qrSide, (heightMm - qrSide - CODE_MM) / 2];
 	const width = qrX - 2 * MARGIN;
 	const [nameSize, lineSize] = [0.155 * heightMm, LINE_SHARE * heightMm];
 	const top = MARGIN + nameSize;
@@ -41,7 +49,8 @@ export function labelLayout(label: Label, { widthMm, heightMm }: LabelSize, addr
 		texts: [
 			text(label.name, top, nameSize, true),
 			...lines.map((line, i) => text(line, first + i * 1.15 * lineSize, lineSize)),
-			text(label.foot, foot, lineSize, true)
+			text(label.foot, foot, lineSize, true),
+			{ ...text(code, qrY + qrSide + CODE_MM, CODE_MM, true), x: qrX + qrSide / 4, size: CODE_MM }
 		],
 		qr: codeAt(address, qrX, qrY, qrSide),
 		thread: { x: MARGIN, y: threadY, width, height: threadHeight }

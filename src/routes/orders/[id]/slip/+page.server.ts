@@ -1,5 +1,5 @@
-import { originOf } from '$lib/server/origin';
-import { care, orderById, windingById } from '$lib/server/services';
+import { shortCode } from '$lib/inventory/short-code';
+import { addressFor, care, orderById, windingById } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';
 
@@ -12,8 +12,11 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 			order.reels.flatMap(({ windingId }) => (windingId === null ? [] : [windingById(windingId)]))
 		)
 	).filter((winding) => winding !== undefined);
+	const { origin, loopback } = await addressFor(url);
 	return {
 		order,
+		loopback,
+		code: shortCode(order.id),
 		reels: windings.map((winding) => ({
 			winding,
 			/** What is due on its strands. */
@@ -21,6 +24,6 @@ export const load: PageServerLoad = async ({ params, url, locals }) => {
 				.filter(({ spoolId }) => spoolId === winding.spoolId)
 				.flatMap(({ dues }) => dues.filter(({ job }) => job !== 'rinse'))
 		})),
-		address: `${originOf(url)}/orders/${order.id}`
+		address: `${origin}/orders/${order.id}`
 	};
 };

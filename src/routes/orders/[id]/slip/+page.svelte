@@ -23,7 +23,7 @@
 			return label ? [{ label, care: nextCare(dues) }] : [];
 		})
 	);
-	const layout = $derived(slipLayout(data.order, reels, data.address));
+	const layout = $derived(slipLayout(data.order, reels, data.address, data.code));
 </script>
 
 <CardPage
@@ -34,6 +34,7 @@
 		: 'Nothing of this order is wound yet.'}
 	leads="the order"
 	{layout}
+	loopback={data.loopback}
 	file="slip-{data.order.number}.pdf"
 	back={{ href: `/orders/${data.order.id}`, label: 'Back to the order' }}
 />

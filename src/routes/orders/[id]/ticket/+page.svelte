@@ -5,7 +5,7 @@
 
 	let { data } = $props();
 	const preferences = usePreferences();
-	const layout = $derived(ticketLayout(data.order, data.address, preferences.locale));
+	const layout = $derived(ticketLayout(data.order, data.address, data.code, preferences.locale));
 </script>
 
 <CardPage
@@ -14,6 +14,7 @@
 	says="Lay it with the reels: it says whose they are, by when, and what is wanted."
 	leads="the order"
 	{layout}
+	loopback={data.loopback}
 	file="ticket-{data.order.number}.pdf"
 	back={{ href: `/orders/${data.order.id}`, label: 'Back to the order' }}
 />

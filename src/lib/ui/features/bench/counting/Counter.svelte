@@ -68,8 +68,11 @@
 		);
 	});
 
-	// svelte-ignore state_referenced_locally
-	const onkeydown = countingKeys(run, () => winding, hands);
+	const onkeydown = countingKeys(
+		() => run,
+		() => winding,
+		hands
+	);
 </script>
 
 <svelte:window {onkeydown} />

@@ -5,7 +5,7 @@ import type { WindingState } from '../winding.svelte';
 
 /** The keys that count: a pedal types T. Handles a key of the window, where it is one of them. */
 export function countingKeys(
-	run: Run,
+	run: () => Run,
 	winding: () => WindingState,
 	hands: HandsBusy
 ): (event: KeyboardEvent) => void {
@@ -13,7 +13,7 @@ export function countingKeys(
 		t: () => winding().add(hands.get('batch')),
 		'+': () => winding().add(1),
 		'-': () => winding().add(-1),
-		z: () => void run.undo(),
+		z: () => void run().undo(),
 		x: () => winding().loseCount()
 	};
 	return (event) => {

@@ -1,0 +1,82 @@
+import { readShortCode, shortCode } from '$lib/inventory/short-code';
+import type { Knex } from 'knex';
+import { listOrders } from '../repositories/orders';
+import { listRack } from '../repositories/rack';
+import { listWindings } from '../repositories/windings';
+import { strandsNow } from './inventory';
+
+/** Something that can be found, and the page it is on. */
+export interface Found {
+	readonly kind: 'spool' | 'line' | 'order';
+	readonly name: string;
+	/** What else tells it apart. */
+	readonly beside: string;
+	readonly href: string;
+	/** The code on its label. */
+	readonly code: string;
+}
+
+/** Everything that has a label, with the ids that stand behind its codes. */
+async function everything(db: Knex): Promise<(Found & { readonly codes: readonly string[] })[]> {
+	const { spools, setups } = await listRack(db);
+	const wound = new Map((await listWindings(db)).map(({ spoolId, setupId }) => [spoolId, setupId]));
+	const { kept, states } = await strandsNow(db);
+	return [
+		...spools.map(({ id, form }) => {
+			const own = setups.filter(({ spoolId }) => spoolId === id).map((setup) => setup.id);
+			return {
+				kind: 'spool' as const,
+				name: form.name || 'Unnamed spool',
+				beside: `${form.hand}-hand wind`,
+				href: `/spool/${id}`,
+				code: shortCode(wound.get(id) ?? own.at(-1) ?? id),
+				codes: own.map(shortCode)
+			};
+		}),
+		...kept.flatMap(({ id, label }) => {
+			const at = states.get(id)?.whereabouts;
+			if (at?.on !== 'coil') return [];
+			const href = `/care?thing=${encodeURIComponent(id)}`;
+			return [
+				{
+					kind: 'line' as const,
+					name: label,
+					beside: at.label,
+					href,
+					code: shortCode(id),
+					codes: [shortCode(id)]
+				}
+			];
+		}),
+		...(await listOrders(db)).map(({ id, number, form }) => ({
+			kind: 'order' as const,
+			name: form.who ? `Order ${number}, ${form.who}` : `Order ${number}`,
+			beside: form.reels.map(({ wish }) => wish).join('; '),
+			href: `/orders/${id}`,
+			code: shortCode(id),
+			codes: [shortCode(id)]
+		}))
+	];
+}
+
+/** Most that are shown: whoever sees so many types more. */
+const MOST_FOUND = 50;
+
+/**
+ * What fits a text: the code on a label, or else a part of a name, of what is beside it, or an order's number. A code finds only what
+ * has it.
+ */
+export async function find(db: Knex, text: string): Promise<{ found: Found[]; byCode: boolean }> {
+	const sought = text.trim().toLowerCase();
+	if (sought === '') return { found: [], byCode: false };
+	const all = await everything(db);
+	const code = readShortCode(text);
+	const coded = code === undefined ? [] : all.filter(({ codes }) => codes.includes(code));
+	if (coded.length > 0) return { found: coded, byCode: true };
+	return {
+		found: all
+			.filter(({ name, beside }) => `${name} ${beside}`.toLowerCase().includes(sought))
+			.slice(0, MOST_FOUND),
+		byCode: false
+	};
+}

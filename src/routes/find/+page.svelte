@@ -1,0 +1,9 @@
+<script lang="ts">
+	import FindPage from '$lib/ui/features/find/FindPage.svelte';
+
+	let { data } = $props();
+</script>
+
+<svelte:head><title>Find · Wendle</title></svelte:head>
+
+<FindPage sought={data.sought} found={data.found} />
