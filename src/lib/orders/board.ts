@@ -33,7 +33,7 @@ export const BoardOrder = Order.extend({
 });
 export type BoardOrder = z.output<typeof BoardOrder>;
 
-/** The reel that waits for hands: of an order that is ready, or of one that is on the bench already. */
+/** The reel to wind next: of an order that is ready, or of one that is on the bench already. */
 const NextReel = z.object({
 	orderId: z.string(),
 	number: z.number().int(),

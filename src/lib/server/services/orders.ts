@@ -175,7 +175,7 @@ export const removeOrder = (db: Knex, asked: WriteId, id: string, removed: boole
 		})
 	);
 
-/** What is left to do of a set-up at the bench; undefined where it doesn't work out or fit. */
+/** The seconds of work that a set-up still needs at the bench, or why it can't be wound. */
 function openWork(
 	form: SetupForm,
 	done: ReadonlySet<string>,
@@ -196,7 +196,7 @@ const backingOf = ({ fill }: SetupForm): string => {
 	return made?.way === 'material' ? made.material : '';
 };
 
-/** How fast the board is read: what is on the rack and what was wound, read once for all orders. */
+/** The rack, the windings and the jobs at the bench, read once for all orders. */
 interface Around {
 	readonly rack: readonly RackSpool[];
 	/** The newest of each set-up. */
@@ -244,7 +244,7 @@ async function boardReel(
 	const spool = rack.find((one) => one.id === setup?.spoolId);
 	const planned = spool?.planned?.id === setupId ? spool.planned : undefined;
 	const done = new Set(planned?.done);
-	// What was handed over is told as it was wound.
+	// A reel that left the rack keeps the name it had when it was wound.
 	const facts = reelFacts(reel, setup?.form ?? winding?.form, { spool, winding, begun: begun.has(setupId) });
 	if (winding && !begun.has(setupId)) return { ...facts, trouble: null, secondsLeft: 0 };
 	if (!setup) return { ...facts, trouble: 'unfinished', secondsLeft: null };
@@ -257,7 +257,7 @@ async function boardOrder(db: Knex, order: OrderRow, seen: Around): Promise<Boar
 	return { ...order, due: readDay(order.form.due) ?? null, reels };
 }
 
-/** In what order work is done: see `orders/queue.ts`. */
+/** Orders in the order of the work: see `orders/queue.ts`. */
 const queued = (orders: readonly BoardOrder[]): BoardOrder[] =>
 	queueOrder(
 		orders.map((order) => {
@@ -266,7 +266,7 @@ const queued = (orders: readonly BoardOrder[]): BoardOrder[] =>
 		})
 	).map(({ order }) => order);
 
-/** All orders as the board shows them. Those on the bench and ready to wind make the queue: the next reel in it waits for hands. */
+/** All orders as the board shows them, and the reel to wind next. */
 export async function board(db: Knex): Promise<Board> {
 	const seen = await around(db);
 	const all: BoardOrder[] = [];
