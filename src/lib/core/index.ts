@@ -236,3 +236,14 @@ export {
 } from './care/events';
 export { duesOf, JOB_NAMES, USUAL_RULES, type CareRule, type Due } from './care/rules';
 export { dueBefore, spread, workingDays, type PlanItem } from './care/plan';
+export {
+	bulkLeft,
+	spaceOf,
+	type BulkEvent,
+	type BulkLeft,
+	type BulkLength,
+	type BulkSpool
+} from './stock/left';
+export { planCuts, type CutPlan } from './stock/cut-plan';
+export type { CutQuestion, Cuts, CutSource, WantedCut } from './stock/cut-question';
+export type { Programme, Solve } from './stock/programme';

@@ -39,6 +39,9 @@ export type IssueDetail =
 	| { code: 'reading_contradicts'; valueMm: number; lowMm: number; highMm: number }
 	| { code: 'turns_contradict'; turns: number; low: number; high: number }
 	| { code: 'no_line_takes'; spaceMm3: number; least: number; most: number }
+	| { code: 'not_a_count'; least: number }
+	| { code: 'not_of_this_stock' }
+	| { code: 'bulk_spool_unmeasured' }
 	| { code: 'no_turns_yet' }
 	| { code: 'nothing_to_correct' }
 	| {

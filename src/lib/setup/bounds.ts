@@ -20,6 +20,11 @@ export const BOUNDS = {
 	line: { min: 1, max: 200, unit: 'm' },
 	/** A whole line: a full spey line is about 60 g. */
 	lineMass: { min: 1, max: 300, unit: 'g' },
+	/** Backing on a bulk spool, when it came or as it is left; and what is cut off it. */
+	bulk: { min: 1, max: 10_000, unit: 'm' },
+	cut: { min: 0.1, max: 10_000, unit: 'm' },
+	/** A bulk spool on a scale, full or empty. */
+	bulkMass: { min: 1, max: 10_000, unit: 'g' },
 	leader: { min: 0.1, max: 20, unit: 'm' },
 	gap: { min: 0, max: 100, unit: 'mm' },
 	/** A gap as it was seen: the line may stand above the rim. */

@@ -46,10 +46,10 @@ export function readStrandField(
 	return outOf(BOUNDS.strand, read.value.diameterMm, path) ?? read;
 }
 
-export function readMass(text: string, path: Path): Result<number> {
+export function readMass(text: string, path: Path, bounds: Bounds = BOUNDS.lineMass): Result<number> {
 	const read = parseMass(text, 'g');
 	return read.ok
-		? bounded(read.value, BOUNDS.lineMass, path)
+		? bounded(read.value, bounds, path)
 		: { ok: false, issues: under(read.issues, ...path) };
 }
 

@@ -77,6 +77,11 @@ const WORDS: Words = {
 		`Row ${row} doesn't go forward. Each row has to end further along the line than it begins.`,
 	taper_unknown_columns: () =>
 		"Wendle can't tell what these columns are. Give length, start and end diameter; or from, to, start and end; or distance and diameter.",
+	not_a_count: ({ least }) => `Give a whole number from ${least} to 999.`,
+	not_of_this_stock: () =>
+		'Backing is cut, weighed and measured; boxes come, are taken out and counted. Choose what fits this entry.',
+	bulk_spool_unmeasured: () =>
+		'A depth says how much is left once the spool is measured. Give it across the flanges, across the core and between the flanges first.',
 	not_a_gear: ({ text }) =>
 		`"${text.slice(0, 20)}" isn't a ratio from 1 to 8. Turn the handle ten times, count the spool, and type what you saw, such as 47 in 10.`,
 	not_a_share: ({ text }) => `"${text.slice(0, 20)}" isn't a percentage. Type one from 0 to 50, such as 5 %.`,
