@@ -16,6 +16,7 @@ import { recordWinding } from '../src/lib/server/services/windings';
 import { BROUGHT, LIFE, SUMMER_SWAP, type LifeOf } from './life';
 import { KIT_ROOM, NEXT_SEASON, PRACTISED, type DemoSpool } from './kit-room';
 import { ORDERS, type DemoOrder } from './orders';
+import { addPlan, addStock, cutFromShelf } from './fill-stock';
 import { valueOf } from '../src/lib/server/outcome';
 
 type Database = Awaited<ReturnType<typeof openDatabase>>;
@@ -157,8 +158,11 @@ async function windOrdered(db: Database, setupId: string, day: Day, finished: bo
 	const events = finished ? steps : steps.slice(0, Math.ceil(BEGUN_SHARE * steps.length));
 	await startRun(db, `demo-${setupId}`, setupId);
 	valueOf(await addEvents(db, `demo-${setupId}`, events));
-	if (finished)
-		valueOf(await recordWinding(db, { id: `demo-winding-${setupId}` }, setupId, wound, DEFAULT_UNITS));
+	if (!finished) return;
+	const cutFrom = await cutFromShelf(db, setupId);
+	valueOf(
+		await recordWinding(db, { id: `demo-winding-${setupId}` }, setupId, wound, DEFAULT_UNITS, {}, { cutFrom })
+	);
 }
 
 async function addOrder(db: Database, order: DemoOrder, i: number, today: Day): Promise<void> {
@@ -184,13 +188,15 @@ async function addOrder(db: Database, order: DemoOrder, i: number, today: Day): 
 	valueOf(await moveOrder(db, { id: `demo-move-${i}` }, id, state));
 }
 
-/** Takes in a season of orders, around today. Where there are orders already, they are left alone. */
+/** Fills the shelf and takes in a season of orders, around today. Where there are orders already, they are left alone. */
 export async function fillOrders(directory: string, today = todayIn(undefined)): Promise<boolean> {
 	const db = await openDatabase(directory);
 	try {
 		const [{ count } = { count: 0 }] = await db('orders').count({ count: '*' });
 		if (Number(count) > 0) return false;
+		await addStock(db, today);
 		for (const [i, order] of ORDERS.entries()) await addOrder(db, order, i, today);
+		await addPlan(db);
 		return true;
 	} finally {
 		await db.destroy();

@@ -38,6 +38,8 @@ async function addresses(page: Page, url: string): Promise<Record<string, string
 	// Two reels on the bench, one of them wound.
 	const order = `/orders/${things.find(({ number }) => number === 16)!.id}`;
 	const coil = await page.getByRole('link', { name: 'Print its label' }).first().getAttribute('href');
+	const stock = await page.request.get(`${url}/api/stock`);
+	const shelf = (await stock.json()) as { things: { id: string; spool: object | null }[] };
 	return {
 		'/': '/',
 		'/bench': '/bench',
@@ -64,6 +66,9 @@ async function addresses(page: Page, url: string): Promise<Record<string, string
 		'/orders/[id]/ticket': `${order}/ticket`,
 		'/orders/new': '/orders/new',
 		'/spool/[id]': spool!,
+		'/stock': '/stock',
+		'/stock/[id]': `/stock/${shelf.things.find(({ spool }) => spool)!.id}`,
+		'/stock/new': '/stock/new',
 		'/swap': `/swap?spool=${spool!.split('/').at(-1)}`,
 		'/twist': '/twist'
 	};

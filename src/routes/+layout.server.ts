@@ -1,8 +1,9 @@
-import { anyOrder } from '$lib/server/services';
+import { anyOrder, anyStock } from '$lib/server/services';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, route, depends }) => {
 	depends('wendle:orders');
+	depends('wendle:stock');
 	return {
 		// Read anew on every way from page to page: another window may have moved the browser to another place.
 		at: route.id,
@@ -14,6 +15,8 @@ export const load: LayoutServerLoad = async ({ locals, route, depends }) => {
 		today: locals.today,
 		place: locals.place,
 		/** Whoever winds for nobody else never meets orders. What is wrong with the file is told by the pages that need it. */
-		hasOrders: await anyOrder().catch(() => false)
+		hasOrders: await anyOrder().catch(() => false),
+		/** The same of stock. */
+		hasStock: await anyStock().catch(() => false)
 	};
 };

@@ -238,6 +238,7 @@ export { duesOf, JOB_NAMES, USUAL_RULES, type CareRule, type Due } from './care/
 export { dueBefore, spread, workingDays, type PlanItem } from './care/plan';
 export {
 	bulkLeft,
+	bulkSurfaceMm,
 	spaceOf,
 	type BulkEvent,
 	type BulkLeft,
@@ -245,5 +246,6 @@ export {
 	type BulkSpool
 } from './stock/left';
 export { planCuts, type CutPlan } from './stock/cut-plan';
+export { MOVE_COSTS_M } from './stock/cut-question';
 export type { CutQuestion, Cuts, CutSource, WantedCut } from './stock/cut-question';
 export type { Programme, Solve } from './stock/programme';

@@ -10,7 +10,9 @@ export const UNREADABLE_NAMES = {
 	care_events: 'An entry in Care',
 	run_events: 'An entry of a job at the bench',
 	knot_cards: 'How well you know a knot',
-	orders: 'An order'
+	orders: 'An order',
+	stock: 'Something in the stock',
+	stock_events: 'An entry about the stock'
 } as const;
 export type UnreadableTable = keyof typeof UNREADABLE_NAMES;
 

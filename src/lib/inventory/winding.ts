@@ -79,5 +79,3 @@ export const WindingForm = z.strictObject({
 	travelled: z.array(TravelForm).max(MAX_COMPONENTS).optional()
 });
 export type WindingForm = z.infer<typeof WindingForm>;
-/** What is sent of it: with the run at the bench that it ends, so that two windows at the end of one job write it down once. */
-export const WriteWinding = WindingForm.extend({ run: z.string().max(64).optional() });

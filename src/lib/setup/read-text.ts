@@ -48,9 +48,7 @@ export function readStrandField(
 
 export function readMass(text: string, path: Path, bounds: Bounds = BOUNDS.lineMass): Result<number> {
 	const read = parseMass(text, 'g');
-	return read.ok
-		? bounded(read.value, bounds, path)
-		: { ok: false, issues: under(read.issues, ...path) };
+	return read.ok ? bounded(read.value, bounds, path) : { ok: false, issues: under(read.issues, ...path) };
 }
 
 /** Reads "5 %", "5" or "0,5 %" as a share; undefined when empty. */

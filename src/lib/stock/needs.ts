@@ -2,7 +2,7 @@ import { toMm, type CutQuestion, type CutSource, type Cuts, type WantedCut } fro
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import { readStock } from './read-stock';
 import type { MayNeed, StockEntry, StockNeed } from './stock';
-import { isBacking, USEFUL_MM } from './what';
+import { byKind, isBacking, USEFUL_MM } from './what';
 
 /** What is surely left of a source: the low end of its range, so that what is planned can be cut. */
 const sources = (entries: readonly StockEntry[]): CutSource[] =>
@@ -44,7 +44,7 @@ const fewOf = ({ form }: StockEntry): number | undefined => {
 
 /** Every kind that is on the shelf or needed, with how much of it is there. */
 export function kindTotals(entries: readonly StockEntry[], needs: readonly StockNeed[]): KindTotal[] {
-	const whats = [...new Set([...entries, ...needs].map(({ what }) => what))].sort();
+	const whats = [...new Set([...entries, ...needs].map(({ what }) => what))].sort(byKind);
 	return whats.map((what) => {
 		const own = entries.filter((entry) => entry.what === what);
 		const left = own.reduce((sum, { leftMm, boxes }) => sum + (leftMm?.value ?? boxes ?? 0), 0);

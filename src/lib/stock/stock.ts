@@ -1,5 +1,6 @@
 import { BACKING_MATERIALS, readDay } from '$lib/core';
 import { Day } from '$lib/inventory/day';
+import { WindingForm } from '$lib/inventory/winding';
 import { LineClassForm, Typed } from '$lib/setup/form';
 import { z } from 'zod';
 
@@ -51,16 +52,12 @@ export const CreateStock = z.strictObject({ form: StockForm });
 export const STOCK_EVENTS = ['cut', 'weighed', 'depth', 'length', 'came', 'took', 'counted'] as const;
 export type StockEventKind = (typeof STOCK_EVENTS)[number];
 
-const eventId = z
-	.string()
-	.regex(/^[\w-]{8,64}$/, { error: 'Give an id of 8 to 64 letters, digits and dashes.' });
 const day = z
 	.string()
 	.refine((text) => readDay(text) !== undefined, { error: 'Give a day, such as 2026-12-01.' });
 
 /** What is sent of an event: its amount as it was typed. */
 export const AddStockEvent = z.strictObject({
-	id: eventId,
 	kind: z.enum(STOCK_EVENTS),
 	day,
 	amount: Typed,
@@ -170,3 +167,12 @@ export type StockPage = z.output<typeof StockPage>;
 /** Where a strand of a winding came from: a source on the shelf, or null for none of them. */
 export const CutFrom = z.record(z.string().min(1).max(40), z.string().min(1).max(40).nullable());
 export type CutFrom = z.infer<typeof CutFrom>;
+
+/**
+ * What is sent of a winding: with the run at the bench that it ends, so that two windows at the end of one job write it down once, and
+ * with where its strands came from.
+ */
+export const WriteWinding = WindingForm.extend({
+	run: z.string().max(64).optional(),
+	cutFrom: CutFrom.optional()
+});

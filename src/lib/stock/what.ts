@@ -18,6 +18,15 @@ export function whatOfStrand({ made }: Pick<ComponentForm, 'made'>): string | un
 
 export const isBacking = (what: string): boolean => what.startsWith(BACKING);
 
+/** Backing before lines, each as it stands in the lists of them. */
+export function byKind(a: string, b: string): number {
+	const place = (what: string): number => {
+		const at = BACKING_MATERIALS.findIndex(({ slug }) => BACKING + slug === what);
+		return at < 0 ? BACKING_MATERIALS.length : at;
+	};
+	return place(a) - place(b) || a.localeCompare(b);
+}
+
 /** How it is called. */
 export function whatName(what: string): string {
 	if (isBacking(what)) {

@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { Ladder, MatchCell, Simulation } from '$lib/core';
-import type { Answered, FitWorker } from './protocol';
+import type { CutPlan, CutQuestion, Ladder, MatchCell, Simulation } from '$lib/core';
+import type { Answered, CutPlanWorker, FitWorker } from './protocol';
 
 /** A computation that is under way elsewhere. */
 export interface Job<T> {
@@ -41,3 +41,24 @@ export const matchAside = (
 	...[spools, lines, backing, gapMm, onProgress]: CallOf<'match'>
 ): Job<MatchCell[][]> =>
 	start((worker, job) => worker.match(job, spools, lines, backing, gapMm, proxy(onProgress)));
+
+/** The worker that planned last: the solver in it is loaded. */
+let planner: Worker | undefined;
+
+/** Plans cuts in a worker of its own; to cancel it is to end that worker, and the next plan starts another. */
+export function planCutsAside(question: CutQuestion, onProgress: (share: number) => void): Job<CutPlan> {
+	const own = (planner ??= new Worker(new URL('./cut-plan.worker.ts', import.meta.url), {
+		type: 'module',
+		name: 'cut-plan'
+	}));
+	let resolve: (answer: Answered<CutPlan>) => void = () => undefined;
+	const cancelled = new Promise<Answered<CutPlan>>((settle) => (resolve = settle));
+	return {
+		result: Promise.race([cancelled, wrap<CutPlanWorker>(own).plan(question, proxy(onProgress))]),
+		cancel: () => {
+			own.terminate();
+			if (planner === own) planner = undefined;
+			resolve({ ok: false, reason: 'cancelled' });
+		}
+	};
+}

@@ -1,4 +1,6 @@
 import type {
+	CutPlan,
+	CutQuestion,
 	Fit,
 	Ladder,
 	MatchBacking,
@@ -38,4 +40,9 @@ export interface FitWorker {
 		onProgress: (done: number) => void
 	): Promise<Answered<MatchCell[][]>>;
 	cancel(job: number): void;
+}
+
+/** What the worker of the cut plan does. It is stopped by ending it: the solver listens to nobody while it thinks. */
+export interface CutPlanWorker {
+	plan(question: CutQuestion, onProgress: (share: number) => void): Promise<Answered<CutPlan>>;
 }

@@ -26,5 +26,10 @@
 			of every page.
 		</p>
 		<p class="mt-3"><a class="action-quiet min-h-11" href="/orders/new">Take in an order</a></p>
+		<p class="mt-4 max-w-[64ch]">
+			Do you cut backing from bulk spools? Wendle tells you what is left on each, and takes off what you wind.
+			Once there is one, <em>Stock</em> stands at the head of every page as well.
+		</p>
+		<p class="mt-3"><a class="action-quiet min-h-11" href="/stock/new">Add to the stock</a></p>
 	</section>
 </div>

@@ -101,14 +101,26 @@ export const spaceOf = (
 	layEfficiency: number = WINDING_HANDS.machine.layEfficiency
 ): number => crossSectionMm2(diameterMm) / packingFraction(layEfficiency);
 
+/** Diameter of the backing's surface on a spool with so much on it, mm. Below nothing it goes on smoothly. */
+function surfaceDiameterMm(
+	{ arborDiameterMm, widthMm }: BulkSpool,
+	spaceMm2: number,
+	lengthMm: number
+): number {
+	const square = arborDiameterMm ** 2 + (4 * lengthMm * spaceMm2) / (Math.PI * widthMm);
+	return Math.sign(square) * Math.sqrt(Math.abs(square));
+}
+
+/** Radius of the surface on a spool with so much on it, mm, as a drawing has it. */
+export const bulkSurfaceMm = (spool: BulkSpool, spaceMm2: number, lengthMm: number): number =>
+	surfaceDiameterMm(spool, spaceMm2, lengthMm) / 2;
+
 /**
  * Depth of the backing under the rims, from the length that is on: L = π(D² − d²)·w/(4·space), the wound-web formula of web-handling
- * handbooks with the web's thickness as space over width. Below nothing it goes on smoothly.
+ * handbooks with the web's thickness as space over width.
  */
 function depthOf({ spool, spaceMm2, habitMm }: BulkWorld, leftMm: number): number {
-	const { rimDiameterMm, arborDiameterMm, widthMm } = spool!;
-	const square = arborDiameterMm ** 2 + (4 * leftMm * spaceMm2) / (Math.PI * widthMm);
-	return (rimDiameterMm - Math.sign(square) * Math.sqrt(Math.abs(square))) / 2 + habitMm;
+	return (spool!.rimDiameterMm - surfaceDiameterMm(spool!, spaceMm2, leftMm)) / 2 + habitMm;
 }
 
 /** The places of the deviations that every length has; cuts and changes come after them. */

@@ -13,6 +13,7 @@ import * as learnt from './011-learnt';
 import * as imports from './012-imports';
 import * as orders from './013-orders';
 import * as address from './014-address';
+import * as stock from './015-stock';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -29,7 +30,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '011-learnt', ...learnt },
 	{ name: '012-imports', ...imports },
 	{ name: '013-orders', ...orders },
-	{ name: '014-address', ...address }
+	{ name: '014-address', ...address },
+	{ name: '015-stock', ...stock }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

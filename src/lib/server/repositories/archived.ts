@@ -1,5 +1,6 @@
 import { RunEventShape } from '$lib/bench/run';
 import { OrderForm, OrderState } from '$lib/orders/order';
+import { StockForm, StoredStockEvent } from '$lib/stock/stock';
 import { CareRules, StoredCareEvent } from '$lib/inventory/care';
 import { ForeseenGap, RunSummary, WindingForm } from '$lib/inventory/winding';
 import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
@@ -165,6 +166,23 @@ export const ARCHIVED: readonly ArchivedTable[] = [
 		},
 		versioned: true
 	},
+	{
+		file: 'stock',
+		table: 'stock',
+		key: ['id'],
+		json: { form: StockForm },
+		plain: { id, version, createdAt: at, deletedAt: at.nullable() },
+		versioned: true
+	},
+	{
+		file: 'stock-events',
+		table: 'stock_events',
+		key: ['id'],
+		json: { event: StoredStockEvent },
+		plain: { id, stockId: id, recordId: id.nullable(), takenBackAt: at.nullable() },
+		arrival: 'arrival'
+	},
+	{ file: 'stock-plan', table: 'stock_plan', key: ['need'], json: {}, plain: { need: id, stockId: id } },
 	{
 		file: 'former-versions',
 		table: 'former',

@@ -1,6 +1,7 @@
 import { CareRules, StoredCareEvent } from '$lib/inventory/care';
 import { RunEventShape } from '$lib/bench/run';
 import { OrderForm } from '$lib/orders/order';
+import { StockForm, StoredStockEvent } from '$lib/stock/stock';
 import { WindingForm, RunSummary } from '$lib/inventory/winding';
 import { ComponentForm, FillForm, SetupForm, SpoolForm } from '$lib/setup/form';
 import type { UnreadableTable } from '$lib/inventory/unreadable';
@@ -33,7 +34,9 @@ const TABLES: Record<UnreadableTable, TextTable> = {
 	care_events: { columns: { event: StoredCareEvent }, key: 'id' },
 	run_events: { columns: { event: RunEventShape }, key: 'arrival' },
 	knot_cards: { columns: { card: Card }, key: 'slug' },
-	orders: { columns: { form: OrderForm }, key: 'id', off: 'deletedAt' }
+	orders: { columns: { form: OrderForm }, key: 'id', off: 'deletedAt' },
+	stock: { columns: { form: StockForm }, key: 'id', off: 'deletedAt' },
+	stock_events: { columns: { event: StoredStockEvent }, key: 'id', off: 'takenBackAt' }
 };
 
 type Row = Record<string, string | number | null>;
@@ -108,7 +111,8 @@ const VERSIONED: readonly UnreadableTable[] = [
 	'records',
 	'brought',
 	'care_rules',
-	'orders'
+	'orders',
+	'stock'
 ];
 
 /** Writes a text over a row; what was there is kept as a former version. Issues when the text does not read either. */

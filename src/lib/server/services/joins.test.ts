@@ -240,7 +240,7 @@ describe('the end of a job', () => {
 		const { id } = await create(db, measured(), 'yd-mm');
 		await startRun(db, 'run-one', id);
 		await addEvents(db, 'run-one', [turns('a', 300)]);
-		const end = () => recordWinding(db, asked(), id, CAME, 'yd-mm', {}, 'run-one');
+		const end = () => recordWinding(db, asked(), id, CAME, 'yd-mm', {}, { ends: 'run-one' });
 		const first = valueOf(await end());
 		expect(await end()).toEqual({ ok: false, refusal: { kind: 'used', answer: first } });
 		expect(await listWindings(db)).toHaveLength(1);

@@ -1,7 +1,7 @@
 import { dayOf, fail, type ChosenTechniques } from '$lib/core';
 import { gearOf } from '$lib/setup/read-text';
 import { firstFillOf } from '$lib/bench/reverse';
-import { workOf } from '$lib/bench/work';
+import { workOf, type BenchJob } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
 import { readWinding, settleWinding, type Readings } from '$lib/inventory/read-winding';
 import type { SetupForm } from '$lib/setup/form';
@@ -19,6 +19,9 @@ import { learntHere } from './learnt';
 import { foreseenGap } from './promises';
 import { inventoryNow, spoolNow } from './inventory';
 import { orderWound, tellingBoards } from './order-progress';
+import { cutForWinding } from './stock';
+import { markCutsOf } from '../repositories/stock';
+import type { CutFrom } from '$lib/stock/stock';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 
@@ -37,10 +40,17 @@ const ofSpool = (readings: Readings, form: SetupForm): Readings => ({
 	turns: readings.turns === null ? null : readings.turns * gearOf(form)
 });
 
+/** The winding whose backing a swap leaves on the spool: it lies as it was measured then. */
+const backingThatStayed = async (db: Knex, bench: BenchJob, spoolId: string): Promise<Winding | undefined> =>
+	bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
+		? spoolNow(await inventoryNow(db), spoolId)?.record
+		: undefined;
+
 /**
  * Saves a winding, with the summary of its run. The next winding of the same set-up begins a run of its own.
  *
  * @param ends the run that this ends, as whoever writes it down knows it: what has ended is not ended twice
+ * @param cutFrom where its strands came from on the shelf; left out, what was planned is taken
  */
 export const recordWinding = (
 	db: Knex,
@@ -49,7 +59,7 @@ export const recordWinding = (
 	typed: WindingForm,
 	units: UnitSystem,
 	person: ChosenTechniques = {},
-	ends?: string
+	{ ends, cutFrom }: { readonly ends?: string | undefined; readonly cutFrom?: CutFrom | undefined } = {}
 ): Promise<Outcome<{ id: string }>> =>
 	tellingBoards(
 		write(db, asked, async (trx, now) => {
@@ -61,11 +71,7 @@ export const recordWinding = (
 			const typedReadings = readWinding(typed, units);
 			if (!typedReadings.ok) return bad(typedReadings.issues);
 			const bench = await benchJob(trx, setupId, undefined);
-			// Backing that stayed lies as it was measured when it was wound.
-			const stayed =
-				bench.kind === 'swap' && !bench.off.some(({ role }) => role === 'backing')
-					? spoolNow(await inventoryNow(trx), setup.spoolId)?.record
-					: undefined;
+			const stayed = await backingThatStayed(trx, bench, setup.spoolId);
 			const readings = {
 				...ofSpool(typedReadings.value, setup.form),
 				...(stayed && { turns: stayed.turns, depthMm: stayed.depthMm })
@@ -100,6 +106,8 @@ export const recordWinding = (
 			const record = { ...wind, foreseen };
 			await insertWinding(trx, record);
 			await endWindings(trx, record, now);
+			const cut = await cutForWinding(trx, record, wound.workout, cutFrom);
+			if (!cut.ok) return cut;
 			await orderWound(trx, setupId);
 			return done({ id: record.id });
 		})
@@ -117,6 +125,7 @@ export const takeBackWinding = (
 			const setupId = await markTakenBack(trx, id, back ? now : null);
 			if (setupId === undefined) return gone('winding');
 			await markEndedBy(trx, id, back ? null : now);
+			await markCutsOf(trx, id, back ? now : null);
 			await orderWound(trx, setupId);
 			return done(null);
 		})

@@ -29,6 +29,7 @@
 		{ href: '/care', label: 'Care', on: place === 'care' },
 		{ href: '/match', label: 'Match', on: place === 'match' },
 		...(page.data['hasOrders'] ? [{ href: '/orders', label: 'Orders', on: place === 'orders' }] : []),
+		...(page.data['hasStock'] ? [{ href: '/stock', label: 'Stock', on: place === 'stock' }] : []),
 		{ href: '/help', label: 'Help', on: place === 'help' }
 	]);
 

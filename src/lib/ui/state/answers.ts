@@ -27,6 +27,8 @@ const order = () => import('$lib/orders/order');
 export const savedOrder = async () => (await order()).SavedOrder;
 export const currentOrder = async () => (await order()).Order.pick({ version: true, form: true });
 
+export const madeStock = async () => (await setup()).Made;
+
 const archive = () => import('$lib/inventory/archive');
 export const archivePreview = async () => (await archive()).ArchivePreview;
 export const broughtIn = async () => (await archive()).BroughtIn;

@@ -25,6 +25,9 @@ export const DESCRIPTIONS: Readonly<Record<string, string>> = {
 	'/orders/[id]/ticket': 'The ticket that lies with the reels of an order.',
 	'/orders/new': 'Write down what is wanted in one line, and Wendle reads it into a set-up.',
 	'/spool/[id]': 'What is on a spool, its history, and what can be done with it.',
+	'/stock': 'What is left on every bulk spool, what the orders need of it, and what to buy.',
+	'/stock/[id]': 'How much is left of a bulk spool, a short end or boxed lines, and what happened to it.',
+	'/stock/new': 'Add a bulk spool, a short end or boxed lines to your stock.',
 	'/swap': 'Take a line off a spool and put another on.',
 	'/twist': 'What moving a line does to its twist, and how to get twist out.',
 	'/unreadable/[table]/[id]': "An entry that Wendle can't read, and how to put it right."

@@ -4,6 +4,7 @@ import { readStanding } from '$lib/bench/standing';
 import { jobText, readJob } from '$lib/bench/work';
 import {
 	benchJob,
+	cutChoices,
 	learntHere,
 	loadSetup,
 	orderOfSetup,
@@ -27,6 +28,7 @@ export const load: PageServerLoad = async ({ params, depends, url, locals, cooki
 		records: await windingsOf(params.id),
 		form: readBenchForm(cookies.get(BENCH_FORM_COOKIE)),
 		order: await orderOfSetup(params.id),
+		cuts: await cutChoices(params.id),
 		begun: await runBegun(params.id, jobText(doing)),
 		tempo: [...(await tempo())],
 		learnt: await learntHere(setup.form, {

@@ -27,6 +27,7 @@
 			winder={data.winder}
 			winders={data.winders}
 			order={data.order}
+			cuts={data.cuts}
 			form={data.form}
 		/>
 	{:else}

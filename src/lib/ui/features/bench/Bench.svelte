@@ -1,18 +1,15 @@
 <script lang="ts">
 	import { afterNavigate, invalidate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
-	import { behindFirst, type Tempo } from '$lib/core';
+	import { behindFirst } from '$lib/core';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
 	import { firstFillOf } from '$lib/bench/reverse';
-	import { jobText, jobTitle, workOf, type BenchJob } from '$lib/bench/work';
+	import { jobText, jobTitle, workOf } from '$lib/bench/work';
 	import { usualCoil } from '$lib/inventory/strands';
 	import type { Ended } from '$lib/bench/run';
 	import { jobOf } from '$lib/bench/job';
 	import { countedOf, stopNow } from '$lib/bench/readings';
 	import { showDuration, spoken } from '$lib/wording/phrase';
-	import type { Winding } from '$lib/inventory/winding';
-	import type { SetupForm } from '$lib/setup/form';
-	import type { Workout } from '$lib/setup/evaluate-form';
 	import { onDestroy, onMount, tick, untrack } from 'svelte';
 	import Sheet from '../../primitives/Sheet.svelte';
 	import { CounterLink } from '../../state/counter-link.svelte';
@@ -20,11 +17,11 @@
 	import { saveBeforeLeaving } from '../../state/leaving';
 	import { providePageUndo } from '../../state/undo.svelte';
 	import { jobSaved, windingSaved } from './ended';
-	import type { BenchForm } from '../../state/cookies';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Run } from '../../state/run.svelte';
 	import { isShortcut } from '../../state/shortcuts';
-	import { BenchState, type Begun } from './bench-state.svelte';
+	import type { BenchProps } from './bench-props';
+	import { BenchState } from './bench-state.svelte';
 	import AskDone from './AskDone.svelte';
 	import BenchHead from './BenchHead.svelte';
 	import BenchLinks from './BenchLinks.svelte';
@@ -41,30 +38,21 @@
 	import Techniques from './Techniques.svelte';
 	import { WindingState } from './winding.svelte';
 
-	interface Props {
-		setup: { id: string; form: SetupForm };
-		workout: Workout;
-		records: readonly Winding[];
-		/** The run that the server says this set-up is in. */
-		begun: Begun | undefined;
-		tempo: Tempo;
-		/** What is done with the set-up. */
-		doing: BenchJob;
-		/** It was wound elsewhere, and is only written down. */
-		wound: boolean;
-		/** It is wound, and this is wrong with it. */
-		wrong: StandingRemedy | undefined;
-		/** Everyone who has wound here, the one who wound last first. */
-		winders: readonly string[];
-		/** Who winds now; empty where nobody said. */
-		winder: string;
-		/** The order that this is wound for. */
-		order: { readonly id: string; readonly number: number; readonly who: string } | undefined;
-		/** Step by step, or on one screen. */
-		form: BenchForm;
-	}
-	let { setup, workout, records, begun, tempo, doing, wound, wrong, winders, winder, order, form }: Props =
-		$props();
+	let {
+		setup,
+		workout,
+		records,
+		begun,
+		tempo,
+		doing,
+		wound,
+		wrong,
+		winders,
+		winder,
+		order,
+		cuts,
+		form
+	}: BenchProps = $props();
 	const preferences = usePreferences();
 	const hands = provideHandsBusy();
 
@@ -245,6 +233,7 @@
 		counted: countedOf(run.state, workout),
 		before: () => run.flush(),
 		winder,
+		cuts,
 		onrecorded: recorded
 	});
 	/** One screen is enough for winding and for a swap; whatever else is done at the bench goes step by step. */

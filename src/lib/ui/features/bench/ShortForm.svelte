@@ -4,6 +4,7 @@
 	import type { Workout } from '$lib/setup/evaluate-form';
 	import { showLong, showOnRule, showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
+	import CutFrom from './CutFrom.svelte';
 	import { useHandsBusy } from '../../state/hands-busy.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import type { Run } from '../../state/run.svelte';
@@ -146,6 +147,11 @@
 		<datalist id="winders-short">
 			{#each winders as name (name)}<option value={name}></option>{/each}
 		</datalist>
+		<CutFrom
+			choices={finished.cuts}
+			from={draft.cutFrom}
+			onchange={(part, source) => draft.setCutFrom(part, source)}
+		/>
 		{#if draft.trouble}<p role="alert" class="text-[16px] text-warn">{draft.trouble}</p>{/if}
 		<button type="submit" class="action min-h-14 px-6 text-[19px]" disabled={draft.busy}
 			>Put it on the rack</button

@@ -2,6 +2,7 @@
 	import { ROLE_NAMES, withUnit, type JobSetup } from '$lib/core';
 	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
+	import CutFrom from './CutFrom.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
 	import { WindingDraft, type Finished } from './winding-draft.svelte';
@@ -92,6 +93,11 @@
 		<datalist id="winders">
 			{#each winders as name (name)}<option value={name}></option>{/each}
 		</datalist>
+		<CutFrom
+			choices={finished.cuts}
+			from={draft.cutFrom}
+			onchange={(part, source) => draft.setCutFrom(part, source)}
+		/>
 		{#each winds as { id, role }, i (id)}
 			<div class="sm:col-span-2">
 				<TravelFields

@@ -1,6 +1,7 @@
 import { isUnder, type JobSetup, type TwistSource } from '$lib/core';
 import type { BenchJob } from '$lib/bench/work';
 import type { TravelForm, WindingForm } from '$lib/inventory/winding';
+import type { CutChoice } from '$lib/stock/cut-choice';
 import type { WordedIssue } from '$lib/wording/issues';
 import { showSmall } from '$lib/wording/units';
 import { id } from '../../state/answers';
@@ -24,6 +25,8 @@ export interface Finished {
 	readonly before: () => Promise<boolean>;
 	/** Who winds now; empty where nobody said. */
 	readonly winder: string;
+	/** Where what goes on can come from; none for those who keep no stock. */
+	readonly cuts: readonly CutChoice[];
 	readonly onrecorded: (record: string) => void;
 }
 
@@ -38,6 +41,8 @@ export class WindingDraft {
 	/** What was typed over what was counted. */
 	#typed = $state<Partial<Typed>>({});
 	travels = $state<(TravelForm | undefined)[]>([]);
+	/** What was chosen in the place of what most likely serves. */
+	#cutFrom = $state<Readonly<Record<string, string | null>>>({});
 	issues = $state<readonly WordedIssue[]>([]);
 	trouble = $state<string>();
 	busy = $state(false);
@@ -83,6 +88,17 @@ export class WindingDraft {
 		);
 	});
 
+	/** The source of each strand on the shelf; null for one that comes from elsewhere. */
+	readonly cutFrom: Readonly<Record<string, string | null>> = $derived.by(() => {
+		const { cuts, elsewhere } = this.#of();
+		// What was wound elsewhere was cut elsewhere, unless somebody says otherwise.
+		const likely = cuts.map(({ part, chosen }) => [part, elsewhere ? null : chosen] as const);
+		return { ...Object.fromEntries(likely), ...this.#cutFrom };
+	});
+	setCutFrom(part: string, source: string | null): void {
+		this.#cutFrom = { ...this.#cutFrom, [part]: source };
+	}
+
 	/** A changed field is no longer what was complained about. */
 	set(field: keyof Typed, value: string): void {
 		this.#typed = { ...this.#typed, [field]: value };
@@ -107,7 +123,8 @@ export class WindingDraft {
 					{
 						...form,
 						travelled: $state.snapshot(this.travels).filter((travel) => travel !== undefined),
-						...(runId !== undefined && { run: runId })
+						...(runId !== undefined && { run: runId }),
+						...(this.#of().cuts.length > 0 && { cutFrom: this.cutFrom })
 					},
 					id
 				)

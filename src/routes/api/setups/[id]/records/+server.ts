@@ -1,4 +1,4 @@
-import { WriteWinding } from '$lib/inventory/winding';
+import { WriteWinding } from '$lib/stock/stock';
 import { Id } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
@@ -6,6 +6,6 @@ import type { RequestEvent } from './$types';
 
 export const POST = writing(
 	{ summary: 'Save a winding', body: WriteWinding, answer: Id, status: 201 },
-	(asked, { run, ...typed }, { params, locals }: RequestEvent) =>
-		recordWinding(asked, params.id, typed, locals.units, locals.schools, run)
+	(asked, { run, cutFrom, ...typed }, { params, locals }: RequestEvent) =>
+		recordWinding(asked, params.id, typed, locals.units, locals.schools, { ends: run, cutFrom })
 );

@@ -1,0 +1,64 @@
+import { invalidate } from '$app/navigation';
+import type { StockEntry, StockKind } from '$lib/stock/stock';
+import { send, troubleOf } from '../../state/api';
+import { notify } from '../../state/notices.svelte';
+import { takenAway, tellChange } from '../../state/undo.svelte';
+
+/** What a page with stock on it depends on. */
+const STOCK = 'wendle:stock';
+export const refreshStock = (): Promise<void> => invalidate(STOCK);
+
+/** What something on the shelf is called in a sentence. */
+export const KIND_WORDS: Readonly<Record<StockKind, string>> = {
+	bulk: 'This bulk spool',
+	end: 'This short end',
+	boxed: 'These boxed lines'
+};
+const isOr = (kind: StockKind): string => (kind === 'boxed' ? 'are' : 'is');
+
+/** Takes something out of the stock, says so, and offers to undo it. True when it is gone. */
+export async function takeOutOfStock({
+	id,
+	form: { kind }
+}: Pick<StockEntry, 'id' | 'form'>): Promise<boolean> {
+	const path = `/api/stock/${id}`;
+	const trouble = troubleOf(await send('DELETE', path), 'It is still in the stock');
+	if (trouble !== undefined) {
+		await notify(trouble);
+		return false;
+	}
+	await tellChange({
+		said: `${KIND_WORDS[kind]} ${isOr(kind)} out of the stock.`,
+		...takenAway(path),
+		stays: 'It is still out of the stock',
+		refresh: refreshStock
+	});
+	return true;
+}
+
+/** Keeps which piece is cut from which source, says so, and offers to undo it. */
+export async function keepPlan(
+	cuts: Readonly<Record<string, string>>,
+	before: Readonly<Record<string, string>>
+): Promise<void> {
+	const put = (plan: Readonly<Record<string, string>>) => send('PUT', '/api/stock/plan', { cuts: plan });
+	const trouble = troubleOf(await put(cuts), 'The plan from before still holds');
+	await refreshStock();
+	if (trouble !== undefined) return notify(trouble);
+	await tellChange({
+		said: 'Wendle keeps this plan: the bench offers these spools first.',
+		undo: () => put(before),
+		redo: () => put(cuts),
+		stays: 'The plan is still the new one',
+		refresh: refreshStock
+	});
+}
+
+/** Undoes an entry about something on the shelf, says so, and offers to count it again. */
+export async function undoEvent(stockId: string, eventId: string, said: string): Promise<void> {
+	const path = `/api/stock/${stockId}/events/${eventId}`;
+	const trouble = troubleOf(await send('DELETE', path), 'The entry still counts');
+	await refreshStock();
+	if (trouble !== undefined) return notify(trouble);
+	await tellChange({ said, ...takenAway(path), stays: 'The entry is still undone', refresh: refreshStock });
+}

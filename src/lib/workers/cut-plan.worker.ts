@@ -1,0 +1,25 @@
+import { planCuts, type CutPlan, type CutQuestion } from '$lib/core';
+import { expose } from 'comlink';
+import wasm from 'highs/runtime?url';
+import { highsSolver } from './highs';
+import type { Answered, CutPlanWorker } from './protocol';
+
+/** The solver is loaded with the first plan. */
+let solver: ReturnType<typeof highsSolver> | undefined;
+
+async function plan(question: CutQuestion, onProgress: (share: number) => void): Promise<Answered<CutPlan>> {
+	try {
+		solver ??= highsSolver(wasm);
+		const running = planCuts(question, await solver);
+		for (;;) {
+			const step = running.next();
+			if (step.done) return { ok: true, value: step.value };
+			onProgress(step.value);
+		}
+	} catch {
+		return { ok: false, reason: 'no-answer' };
+	}
+}
+
+const worker: CutPlanWorker = { plan };
+expose(worker);
