@@ -68,6 +68,7 @@ async function addresses(page: Page, url: string): Promise<Record<string, string
 		'/spool/[id]': spool!,
 		'/stock': '/stock',
 		'/stock/[id]': `/stock/${shelf.things.find(({ spool }) => spool)!.id}`,
+		'/stock/[id]/label': `/stock/${shelf.things.find(({ spool }) => spool)!.id}/label`,
 		'/stock/new': '/stock/new',
 		'/swap': `/swap?spool=${spool!.split('/').at(-1)}`,
 		'/twist': '/twist'

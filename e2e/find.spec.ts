@@ -1,5 +1,7 @@
 import { takeIn } from './orders-page';
+import { encode } from 'uqr';
 import { expect, open, test } from './server';
+import { shelve } from './stock-page';
 
 test('a label warns of an address that leads nowhere, and each has a code that Find understands', async ({
 	page,
@@ -60,4 +62,58 @@ test('a label warns of an address that leads nowhere, and each has a code that F
 	await expect(page.locator('[data-origin]')).toHaveText(demo.url);
 	await page.getByRole('button', { name: 'Undo the last change' }).click();
 	await expect(page.locator('[data-origin]')).toHaveText('http://kit-room.local:4173');
+});
+
+test('a code that the camera sees opens its page, by the decoder that Wendle ships', async ({
+	page,
+	demo
+}) => {
+	const id = await shelve(page, demo.url, { name: 'orange', length: '600 m' });
+	// A stranger's code first, then the one of a label that was printed under another address.
+	const codes = ['https://example.org/', `http://kit-room.local:4173/stock/${id}`].map(
+		(address) => encode(address, { ecc: 'M', border: 4 }).data
+	);
+	await page.addInitScript((pictures) => {
+		let shown = 0;
+		Object.assign(window, { showNext: () => (shown = 1) });
+		delete (window as { BarcodeDetector?: unknown }).BarcodeDetector;
+		const canvas = document.createElement('canvas');
+		Object.assign(canvas, { width: 640, height: 480 });
+		const draw = (): void => {
+			const squares = pictures[shown]!;
+			const side = Math.floor(440 / squares.length);
+			const context = canvas.getContext('2d')!;
+			context.fillStyle = '#fff';
+			context.fillRect(0, 0, 640, 480);
+			context.fillStyle = '#000';
+			squares.forEach((row, y) =>
+				row.forEach((dark, x) => dark && context.fillRect(100 + x * side, 20 + y * side, side, side))
+			);
+			requestAnimationFrame(draw);
+		};
+		draw();
+		navigator.mediaDevices.getUserMedia = async () => canvas.captureStream(15);
+	}, codes);
+	await open(page, `${demo.url}/find`);
+	await page.getByRole('button', { name: 'Scan a code' }).click();
+	await expect(page.getByText("This code isn't one of Wendle's")).toBeVisible();
+	await page.evaluate(() => (window as unknown as { showNext: () => void }).showNext());
+	await expect(page.getByRole('heading', { name: 'orange' })).toBeVisible();
+	expect(new URL(page.url()).pathname).toBe(`/stock/${id}`);
+});
+
+test('without a camera it says so, and the short code still works', async ({ page, demo }) => {
+	const id = await shelve(page, demo.url, { name: 'orange', length: '600 m' });
+	await page.addInitScript(() => {
+		navigator.mediaDevices.getUserMedia = () => Promise.reject(new Error('none'));
+	});
+	await open(page, `${demo.url}/find?q=orange`);
+	await expect(page.locator('[data-found]')).toContainText('Stock');
+	const code = (await page.locator('[data-found] a').last().textContent())!.trim().slice(-5);
+	await page.getByRole('button', { name: 'Scan a code' }).click();
+	await expect(page.getByRole('alert')).toContainText('There is no camera');
+	await page.getByLabel('Code or name').fill(code);
+	await page.getByRole('button', { name: 'Find it' }).click();
+	await expect(page.getByRole('heading', { name: 'orange' })).toBeVisible();
+	expect(new URL(page.url()).pathname).toBe(`/stock/${id}`);
 });

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { stateOf, takeIn } from './orders-page';
+import { shelve } from './stock-page';
 import { expect, open, saved, test, type Server } from './server';
 
 const ORDERS = [
@@ -53,6 +54,13 @@ test('six orders go in a row from their wishes through two benches to the hand-o
 	demo
 }) => {
 	test.setTimeout(200_000);
+	const shelf = [
+		['orange', 'polyester-20', '600 m'],
+		['white', 'polyester-20', '500 m'],
+		['thin', 'gel-spun-30', '1000 m'],
+		['boat', 'gel-spun-50', '1000 m']
+	] as const;
+	for (const [name, material, length] of shelf) await shelve(page, demo.url, { name, material, length });
 	for (const [who, wish] of ORDERS) await takeIn(page, demo.url, wish, { who });
 	// The reel that is new to Wendle is described first.
 	await page.getByRole('link', { name: 'Open its set-up' }).click();
@@ -68,6 +76,13 @@ test('six orders go in a row from their wishes through two benches to the hand-o
 		await page.getByLabel(`Order ${number} stands in`).selectOption('Ready to wind');
 		await expect(stateOf(page, 'ready').locator(`[data-order="${number}"]`)).toBeVisible();
 	}
+	await open(page, `${demo.url}/stock`);
+	const plan = page.locator('[data-cut-plan]');
+	await expect(plan.locator('[data-plan-says]')).toContainText('Every reel gets its backing in one piece');
+	await expect(plan.locator('[data-piece]')).toHaveCount(ORDERS.length);
+	await plan.getByRole('button', { name: 'Keep this plan' }).click();
+	await expect(plan.getByText('You keep this plan.')).toBeVisible();
+	await open(page, `${demo.url}/orders`);
 	const other = await (await browser.newContext({ locale: 'en-GB' })).newPage();
 	await open(other, `${demo.url}/orders`);
 	const benches = [page, other];
@@ -89,6 +104,10 @@ test('six orders go in a row from their wishes through two benches to the hand-o
 	await expect(stateOf(page, 'handed-over').locator('[data-order]')).toHaveCount(5);
 	await page.getByRole('button', { name: 'Show all 6' }).click();
 	await expect(stateOf(page, 'handed-over').locator('[data-order]')).toHaveCount(6);
+	// Every winding took its backing off the shelf, from where it was planned.
+	const reply = await page.request.get(`${demo.url}/api/stock`);
+	const { things } = (await reply.json()) as { things: { events: { kind: string }[] }[] };
+	expect(things.flatMap(({ events }) => events.map(({ kind }) => kind))).toEqual(ORDERS.map(() => 'cut'));
 	// Their owner took the new reel along; the kit room's own stay.
 	await open(page, demo.url);
 	await expect(page.locator('[data-spool="my 6"]')).toHaveCount(0);

@@ -24,6 +24,7 @@ const ORDER = [
 	'what-wendle-learns',
 	'many-reels',
 	'orders',
+	'stock',
 	'your-data',
 	'words'
 ];

@@ -1,20 +1,13 @@
+import type { Found } from '$lib/inventory/found';
 import { readShortCode, shortCode } from '$lib/inventory/short-code';
+import { whatName, whatOf } from '$lib/stock/what';
+import { stockName } from '$lib/stock/words';
 import type { Knex } from 'knex';
 import { listOrders } from '../repositories/orders';
 import { listRack } from '../repositories/rack';
+import { listStock } from '../repositories/stock';
 import { listWindings } from '../repositories/windings';
 import { strandsNow } from './inventory';
-
-/** Something that can be found, and the page it is on. */
-export interface Found {
-	readonly kind: 'spool' | 'line' | 'order';
-	readonly name: string;
-	/** What else tells it apart. */
-	readonly beside: string;
-	readonly href: string;
-	/** The code on its label. */
-	readonly code: string;
-}
 
 /** Everything that has a label, with the ids that stand behind its codes. */
 async function everything(db: Knex): Promise<(Found & { readonly codes: readonly string[] })[]> {
@@ -53,6 +46,14 @@ async function everything(db: Knex): Promise<(Found & { readonly codes: readonly
 			name: form.who ? `Order ${number}, ${form.who}` : `Order ${number}`,
 			beside: form.reels.map(({ wish }) => wish).join('; '),
 			href: `/orders/${id}`,
+			code: shortCode(id),
+			codes: [shortCode(id)]
+		})),
+		...(await listStock(db)).map(({ id, form }) => ({
+			kind: 'stock' as const,
+			name: stockName({ form, what: whatOf(form) }),
+			beside: [whatName(whatOf(form)), form.where].filter(Boolean).join(', '),
+			href: `/stock/${id}`,
 			code: shortCode(id),
 			codes: [shortCode(id)]
 		}))

@@ -33,6 +33,15 @@
 		{ href: '/help', label: 'Help', on: place === 'help' }
 	]);
 
+	/** On a narrow screen the places scroll: the one that is open is in sight. */
+	let nav = $state<HTMLElement>();
+	$effect(() => {
+		if (place !== '' && nav) {
+			const on = nav.querySelector<HTMLElement>('[aria-current]');
+			if (on) nav.scrollLeft = on.offsetLeft + on.offsetWidth - nav.clientWidth;
+		}
+	});
+
 	const UNITS: readonly { value: UnitSystem; label: string }[] = [
 		{ value: 'yd-mm', label: 'yd, mm' },
 		{ value: 'yd-in', label: 'yd, in' },
@@ -54,6 +63,7 @@
 			>Wendle</a
 		>
 		<nav
+			bind:this={nav}
 			class="order-last flex w-full gap-2.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
 			aria-label="Places"
 		>

@@ -65,6 +65,8 @@
 				d={layerPath(spool, rings.rest.innerMm, rings.rest.outerMm, frame)}
 				fill={colour}
 				fill-opacity="0.75"
+				stroke="var(--ink)"
+				stroke-width="0.6"
 			/>
 			{#each rings.cuts as { cut, innerMm, outerMm }, i (cut.id)}
 				<g data-cut={side === 0 ? cut.id : undefined}>

@@ -1,17 +1,14 @@
 <script lang="ts">
-	/** Something on the rack, on a coil or in an order, by the code on its label or by its name. */
+	import type { Found } from '$lib/inventory/found';
+	import ScanCode from './ScanCode.svelte';
+
+	/** Something on the rack, on a coil, in an order or in the stock, by the code on its label or by its name. */
 	interface Props {
 		sought: string;
-		found: readonly {
-			readonly kind: 'spool' | 'line' | 'order';
-			readonly name: string;
-			readonly beside: string;
-			readonly href: string;
-			readonly code: string;
-		}[];
+		found: readonly Found[];
 	}
 	let { sought, found }: Props = $props();
-	const KINDS = { spool: 'Spool', line: 'On a coil', order: 'Order' } as const;
+	const KINDS = { spool: 'Spool', line: 'On a coil', order: 'Order', stock: 'Stock' } as const;
 </script>
 
 <div class="mx-auto max-w-[900px] px-4 pb-12 sm:px-8">
@@ -33,6 +30,7 @@
 		</label>
 		<button type="submit" class="action">Find it</button>
 	</form>
+	<ScanCode />
 	{#if sought.trim() !== ''}
 		<p class="mt-4 text-[15px]" role="status">
 			{#if found.length === 0}

@@ -27,7 +27,9 @@
 		const saved = reply.kind === 'ok' ? reply.value : await usedAnswer(reply, madeStock);
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble = saved ? undefined : troubleOf(reply, 'What you typed stays here');
+		// What is wrong with a field is said beside it.
+		const beside = issues.some(({ path }) => String(path.at(-1)) in form);
+		trouble = saved || beside ? undefined : troubleOf(reply, 'What you typed stays here');
 		if (!saved) return;
 		await tellChange({
 			said: `${KIND_WORDS[form.kind]} ${form.kind === 'boxed' ? 'are' : 'is'} in the stock.`,

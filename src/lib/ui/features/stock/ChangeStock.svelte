@@ -31,7 +31,8 @@
 		const reply = await write.send('PUT', `/api/stock/${seen.id}`, body, madeStock);
 		busy = false;
 		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble = troubleOf(reply, 'What you typed stays here');
+		const beside = issues.some(({ path }) => String(path.at(-1)) in form);
+		trouble = beside ? undefined : troubleOf(reply, 'What you typed stays here');
 		if (reply.kind !== 'ok') return;
 		await refreshStock();
 		await notify('The changes are saved.');

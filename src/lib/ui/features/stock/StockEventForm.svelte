@@ -91,7 +91,8 @@
 		error={error('day')}
 		oninput={(value) => (day = value)}
 	/>
-	<button type="submit" class="action-quiet min-h-10" disabled={busy}>Write it down</button>
+	<button type="submit" class="action-quiet min-h-10 justify-self-start" disabled={busy}>Write it down</button
+	>
 	{#if kind === 'depth'}
 		<div class="sm:col-span-4 sm:max-w-56">
 			<Select

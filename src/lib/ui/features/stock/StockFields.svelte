@@ -123,8 +123,8 @@
 	<fieldset class="mt-5">
 		<legend class="figure text-[16px] font-semibold">The spool that it is on</legend>
 		<p class="text-[14px] text-soft">
-			Measured, its drawing is to scale and a depth says how much is left. With its empty weight, a scale
-			does.
+			If you measure the spool, Wendle draws it to scale, and a depth tells how much is left. If you weigh it
+			empty, a weight tells too.
 		</p>
 		<div class="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-4">
 			{#each MEASURES as [field, label] (field)}

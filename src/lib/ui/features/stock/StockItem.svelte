@@ -84,6 +84,7 @@
 	</section>
 	<p class="figure mt-5 flex flex-wrap gap-x-5 gap-y-1 text-[15px]">
 		<a class={link} href="/stock">All stock</a>
+		<a class={link} href="/stock/{id}/label">Print its label</a>
 		<button type="button" class={link} aria-expanded={changing} onclick={() => (changing = !changing)}
 			>Change what you said of it</button
 		>

@@ -1,0 +1,16 @@
+import { z } from 'zod';
+
+/** What has a label: a spool, a line on a coil, an order, something in the stock. */
+const FOUND_KINDS = ['spool', 'line', 'order', 'stock'] as const;
+
+/** Something that was found, and the page it is on. */
+export const Found = z.object({
+	kind: z.enum(FOUND_KINDS),
+	name: z.string(),
+	/** What else tells it apart. */
+	beside: z.string(),
+	href: z.string(),
+	/** The code on its label. */
+	code: z.string()
+});
+export type Found = z.infer<typeof Found>;
