@@ -77,6 +77,10 @@ export const listRuns = async (db: Knex, setupId: string): Promise<RunRow[]> =>
 		await db('runs').where({ setupId }).select(COLUMNS).orderBy('createdAt', 'desc').orderBy('rowid', 'desc')
 	);
 
+/** Every run, the oldest first. */
+export const everyRun = async (db: Knex): Promise<RunRow[]> =>
+	readRows(db, 'runs', RunRow, await db('runs').select(COLUMNS).orderBy('createdAt').orderBy('rowid'));
+
 /** A run with what happened in it beside turns. */
 export interface BegunRun extends RunRow {
 	readonly events: readonly RunEvent[];

@@ -67,6 +67,7 @@ export const keepIncoming = (...part: Parameters<typeof archiveService.keepIncom
 	telling(() => archiveService.keepIncoming(...part));
 export { isTable } from './tables';
 export const csvOf = bound(tablesService.csvOf);
+export const spreadsheetOf = bound(tablesService.spreadsheetOf);
 export const rack = bound(setups.rack);
 export const spoolWithWindings = bound(setups.spoolWithWindings);
 export const loadSetup = bound(saved.loadSetup);

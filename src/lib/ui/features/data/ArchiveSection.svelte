@@ -17,7 +17,16 @@
 	const TABLES = [
 		['spools', 'Spools'],
 		['strands', 'Lines and backings'],
-		['windings', 'Windings']
+		['windings', 'Windings'],
+		['readings', 'Readings'],
+		['care-events', 'Entries in Care'],
+		['orders', 'Orders'],
+		['stock', 'Stock'],
+		['stock-events', 'Cuts and readings of the stock']
+	] as const;
+	const FILES = [
+		['csv', 'CSV'],
+		['xlsx', 'spreadsheet']
 	] as const;
 	let mode = $state<ArchiveMode>('add');
 	let busy = $state(false);
@@ -55,16 +64,22 @@
 	<p class="mt-3"><a class="action" href="/api/archive" download>Download everything</a></p>
 
 	<h3 class="mt-6 text-[17px] font-semibold">Tables for a spreadsheet</h3>
-	<p class="mt-1 max-w-[64ch]">CSV files in your units, which stand in the columns' names.</p>
-	<p class="mt-1 flex flex-wrap gap-x-5">
+	<p class="mt-1 max-w-[64ch]">Each in your units, which stand in the columns' names.</p>
+	<ul class="mt-1 grid max-w-3xl gap-x-8 sm:grid-cols-2">
 		{#each TABLES as [table, name] (table)}
-			<a
-				class="inline-flex min-h-11 items-center underline underline-offset-4"
-				href="/api/tables/{table}?units={preferences.units}"
-				download>{name}</a
-			>
+			<li class="flex items-center gap-x-4 border-b border-hair">
+				<span class="flex-1 text-[15px]">{name}</span>
+				{#each FILES as [as, kind] (as)}
+					<a
+						class="inline-flex min-h-10 items-center underline underline-offset-4"
+						href="/api/tables/{table}?units={preferences.units}&as={as}"
+						aria-label="{name} as {kind}"
+						download>{kind}</a
+					>
+				{/each}
+			</li>
 		{/each}
-	</p>
+	</ul>
 
 	<h3 class="mt-6 text-[17px] font-semibold">Bring an archive in</h3>
 	<p class="mt-1 max-w-[64ch]">Wendle first shows what would change. Nothing is written until you say so.</p>

@@ -5,6 +5,7 @@
 	import { plannedCuts } from '$lib/stock/planned';
 	import { showLeft, stockName } from '$lib/stock/words';
 	import { whatName } from '$lib/stock/what';
+	import { showLong, showLongRange } from '$lib/wording/units';
 	import BulkSection from '../../charts/bulk/BulkSection.svelte';
 	import EndBar from '../../charts/bulk/EndBar.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -63,9 +64,14 @@
 		<div class="min-w-0">
 			<p class="figure text-[15px] text-soft">left on it</p>
 			<p class="figure text-[34px] leading-tight font-bold" data-left>
-				<span class="px-1 marked">{showLeft(entry, units)}</span>
+				<span class="px-1 marked"
+					>{entry.leftMm ? `about ${showLong(entry.leftMm.value, units)}` : showLeft(entry, units)}</span
+				>
 			</p>
-			{#if entry.leftMm}<p class="text-[14px] text-soft">The range holds 9 times out of 10.</p>{/if}
+			{#if entry.leftMm}
+				{@const { low, high } = entry.leftMm.range}
+				<p class="figure text-[15px] text-soft">{showLongRange(low, high, units)}, 9 times out of 10</p>
+			{/if}
 			{#if cuts.length > 0}
 				<p class="mt-3 text-[15px]">To be cut off it, as you planned:</p>
 				<ul class="text-[15px]">

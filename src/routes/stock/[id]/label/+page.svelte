@@ -10,8 +10,8 @@
 <CardPage
 	title="Label for {stockName(data.entry)}"
 	name="Label"
-	says="Stick it on the spool or the box: its code opens the page where you write down a cut."
-	leads="this entry of the stock"
+	says="Stick it on the spool or the box."
+	leads="the page where you write down a cut"
 	{layout}
 	loopback={data.loopback}
 	file="stock-{data.code}.pdf"
