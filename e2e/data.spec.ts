@@ -70,7 +70,7 @@ test('everything moves to an empty server in one file, which shows first what it
 	const archive = await download.path();
 	const [table] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('link', { name: 'Windings', exact: true }).click()
+		page.getByRole('link', { name: 'Windings as CSV', exact: true }).click()
 	]);
 	expect(readFileSync(await table.path(), 'utf8')).toContain(',backing_length_yd,');
 	const other = new Server();

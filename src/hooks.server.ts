@@ -67,10 +67,18 @@ function compressed(request: Request, response: Response): Response {
 	return new Response(response.body.pipeThrough(new CompressionStream('gzip')), response);
 }
 
-/** An unexpected failure: logged whole for whoever runs the server, told briefly to whoever uses it. */
+/** A failure as it is logged: what the database says of itself holds the statement with all its values, names among them. */
+function withoutStatement(error: unknown): unknown {
+	const code = (error as { code?: unknown } | null)?.code;
+	if (!(error instanceof Error) || typeof code !== 'string' || !code.startsWith('SQLITE')) return error;
+	const frames = error.stack?.split('\n').filter((line) => /^\s+at /.test(line)) ?? [];
+	return [`the database answered ${code}`, ...frames].join('\n');
+}
+
+/** An unexpected failure: logged for whoever runs the server, told briefly to whoever uses it. */
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: "This page doesn't exist. Go back to the rack." };
-	console.error(`${event.request.method} ${event.url.pathname} failed:`, error);
+	console.error(`${event.request.method} ${event.url.pathname} failed:`, withoutStatement(error));
 	return {
 		message:
 			status < 500

@@ -14,3 +14,9 @@ export const Found = z.object({
 	code: z.string()
 });
 export type Found = z.infer<typeof Found>;
+
+/** What fits a text, and whether that is by a code. */
+export const FoundAnswer = z.object({ found: z.array(Found), byCode: z.boolean() });
+
+/** What is sought: it may be somebody's name, so it comes in the body and stands in no address. */
+export const Sought = z.strictObject({ q: z.string().max(100) });

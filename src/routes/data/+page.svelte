@@ -19,6 +19,13 @@
 	<ArchiveSection />
 	<AddressSection address={data.address} />
 	<OpenSent />
+	<section aria-labelledby="people-title" class="mt-9">
+		<h2 id="people-title" class="text-[19px] font-semibold">People</h2>
+		<p class="mt-1 max-w-[64ch]">
+			Windings and orders can have names on them. See what is kept about whom, give it to them, or delete it.
+		</p>
+		<p class="mt-3"><a class="action-quiet min-h-11" href="/data/people">See whose names are kept</a></p>
+	</section>
 	<section aria-labelledby="orders-title" class="mt-9">
 		<h2 id="orders-title" class="text-[19px] font-semibold">Do you wind for other people?</h2>
 		<p class="mt-1 max-w-[64ch]">

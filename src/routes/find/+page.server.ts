@@ -7,8 +7,5 @@ export const load: PageServerLoad = async ({ url }) => {
 	const sought = url.searchParams.get('q') ?? '';
 	const { found, byCode } = await find(sought);
 	if (byCode && found.length === 1) redirect(303, found[0]!.href);
-	return {
-		sought,
-		found: found.map(({ kind, name, beside, href, code }) => ({ kind, name, beside, href, code }))
-	};
+	return { sought, found };
 };

@@ -6,4 +6,4 @@
 
 <svelte:head><title>Find · Wendle</title></svelte:head>
 
-<FindPage sought={data.sought} found={data.found} />
+{#key data.sought}<FindPage sought={data.sought} found={data.found} />{/key}

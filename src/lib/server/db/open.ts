@@ -34,6 +34,8 @@ const connect = (filename: string, names: typeof COLUMN_NAMES | undefined): Knex
 					connection.pragma('journal_mode = WAL');
 					connection.pragma('synchronous = FULL');
 					connection.pragma('foreign_keys = ON');
+					// What is deleted is written over: a name that somebody wanted gone is not left in the file.
+					connection.pragma('secure_delete = ON');
 					ready(null, connection);
 				} catch (error) {
 					ready(error as Error, connection);

@@ -108,6 +108,11 @@ async function markReel(trx: Writing, { setupId, brought }: OrderedReel, at: str
 	if (brought && spool?.others === 0) await markSpoolDeleted(trx, spool.spoolId, at);
 }
 
+/** Drops all that came onto the rack with an order and was not wound. */
+export async function dropReels(trx: Writing, { reels }: OrderForm, now: string): Promise<void> {
+	for (const reel of reels) await markReel(trx, reel, now);
+}
+
 /** Changes an order over the version that was seen. Reels that it no longer names are dropped, unless they were wound. */
 export const saveOrder = (
 	db: Knex,

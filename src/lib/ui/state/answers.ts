@@ -29,6 +29,9 @@ export const currentOrder = async () => (await order()).Order.pick({ version: tr
 
 export const madeStock = async () => (await setup()).Made;
 
+export const found = async () => (await import('$lib/inventory/found')).FoundAnswer;
+export const aboutPerson = async () => (await import('$lib/inventory/people')).AboutPerson;
+
 const archive = () => import('$lib/inventory/archive');
 export const archivePreview = async () => (await archive()).ArchivePreview;
 export const broughtIn = async () => (await archive()).BroughtIn;

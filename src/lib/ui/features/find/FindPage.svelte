@@ -1,5 +1,8 @@
 <script lang="ts">
+	import { goto } from '$app/navigation';
 	import type { Found } from '$lib/inventory/found';
+	import { found as foundAnswer } from '../../state/answers';
+	import { send, troubleOf } from '../../state/api';
 	import ScanCode from './ScanCode.svelte';
 
 	/** Something on the rack, on a coil, in an order or in the stock, by the code on its label or by its name. */
@@ -7,7 +10,30 @@
 		sought: string;
 		found: readonly Found[];
 	}
-	let { sought, found }: Props = $props();
+	let props: Props = $props();
+	/** What was sought last, and what fits it: from the address first, then from what is typed. */
+	// svelte-ignore state_referenced_locally
+	let sought = $state(props.sought);
+	// svelte-ignore state_referenced_locally
+	let typed = $state(props.sought);
+	// svelte-ignore state_referenced_locally
+	let found = $state.raw(props.found);
+	let trouble = $state<string>();
+
+	async function find(event: SubmitEvent): Promise<void> {
+		event.preventDefault();
+		const q = typed;
+		const reply = await send('POST', '/api/find', { q }, { answer: foundAnswer });
+		trouble = troubleOf(reply, 'What you typed stays here');
+		if (reply.kind !== 'ok') return;
+		const [first] = reply.value.found;
+		// A code that one thing has leads straight to it.
+		if (reply.value.byCode && reply.value.found.length === 1 && first) {
+			await goto(first.href);
+			return;
+		}
+		[sought, found] = [q, reply.value.found];
+	}
 	const KINDS = { spool: 'Spool', line: 'On a coil', order: 'Order', stock: 'Stock' } as const;
 </script>
 
@@ -16,12 +42,12 @@
 	<p class="mt-1 max-w-[64ch] text-soft">
 		Type the five signs under the code on a label or a ticket, or a part of a name, or an order's number.
 	</p>
-	<form class="mt-4 flex max-w-xl items-end gap-3" role="search" data-sveltekit-keepfocus>
+	<form class="mt-4 flex max-w-xl items-end gap-3" role="search" onsubmit={(event) => void find(event)}>
 		<label class="min-w-0 flex-1">
 			<span class="block text-[13px] text-soft">Code or name</span>
 			<input
 				name="q"
-				value={sought}
+				bind:value={typed}
 				maxlength="100"
 				autocomplete="off"
 				spellcheck="false"
@@ -30,6 +56,7 @@
 		</label>
 		<button type="submit" class="action">Find it</button>
 	</form>
+	{#if trouble}<p class="mt-2 text-[15px] text-warn" role="alert">{trouble}</p>{/if}
 	<ScanCode />
 	{#if sought.trim() !== ''}
 		<p class="mt-4 text-[15px]" role="status">
