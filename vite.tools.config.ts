@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vite';
 
-/** Bundles what runs on plain Node beside the built server: the filling of the demo data, and backups. */
+/** Bundles what runs on plain Node beside the built server: the filling of the demo data, backups, and the command line. */
 export default defineConfig({
 	resolve: { alias: { $lib: fileURLToPath(new URL('./src/lib', import.meta.url)) } },
 	build: {
@@ -10,7 +10,7 @@ export default defineConfig({
 		emptyOutDir: true,
 		target: 'node20',
 		rollupOptions: {
-			input: { 'fill-demo': 'demo/fill.ts', backup: 'src/lib/server/db/backup.ts' },
+			input: { 'fill-demo': 'demo/fill.ts', backup: 'src/lib/server/db/backup.ts', cli: 'cli/main.ts' },
 			output: { entryFileNames: '[name].js' }
 		}
 	}

@@ -15,6 +15,7 @@ const stamps = join(root, '.wendle');
 const SOURCES = [
 	'src',
 	'static',
+	'cli',
 	'demo',
 	'package-lock.json',
 	'svelte.config.js',
