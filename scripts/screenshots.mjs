@@ -13,13 +13,13 @@ const OUT = join(root, 'docs/screenshots');
 const VIEWS = /** @type {const} */ ([
 	['rack', '', '', 1280, 'light'],
 	['fit', 'Tarn reel A, char', 'fit/{}', 1280, 'light'],
-	['fit-narrow', 'Beck reel, grayling', 'fit/{}', 390, 'light'],
 	['fit-new', '/fit/new', '', 1280, 'light'],
 	['fit-sure', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'How sure?'],
-	['fit-ways', 'Tarn reel A, char', 'fit/{}', 1280, 'light', 'Compare methods'],
 	['fit-run', 'Tarn reel A, char', 'fit/{}', 1280, 'dark', 'With a fish on'],
 	['fit-spey', 'Long rod, sea-run char', 'fit/{}', 1280, 'light', 'Buy and cut'],
 	['match', '/match', '', 1280, 'light'],
+	['orders', '/orders', '', 1280, 'light'],
+	['stock', '/stock', '', 1280, 'light'],
 	['bench', 'Tarn reel B, sinker', 'bench/{}', 1280, 'light'],
 	['bench-narrow', 'Tarn reel B, sinker', 'bench/{}', 390, 'dark'],
 	['knots', '/knots?place=backing-line&loop=none&swaps=never', '', 1280, 'light'],
@@ -57,7 +57,7 @@ try {
 			} else await page.goto(`${BASE}/${place.replace('{}', setup ?? '')}`);
 		}
 		await page.evaluate(() => document.fonts.ready);
-		await pause(subject === '/match' ? 2500 : 400);
+		await pause(subject === '/match' || subject === '/stock' ? 2500 : 400);
 		if (name === 'knot') await page.keyboard.press('End');
 		if (tab) {
 			await page.getByRole('tab', { name: tab }).click();
