@@ -1,5 +1,5 @@
 /**
- * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; the plug pulled
+ * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; the plug pulled
  * sixty times; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
  * and in WebKit. Ends with "all passed", or fails.
  */
@@ -18,7 +18,8 @@ const CHECKS = [
 		'vitest',
 		'run',
 		'--testTimeout=1800000',
-		'src/lib/server/services/accepted.property.test.ts'
+		'src/lib/server/services/accepted.property.test.ts',
+		'src/lib/server/services/archive.property.test.ts'
 	],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts'],
