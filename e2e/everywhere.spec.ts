@@ -49,6 +49,7 @@ async function addresses(page: Page, url: string): Promise<Record<string, string
 		'/care': '/care?add=1',
 		'/care/plan': '/care/plan',
 		'/data': '/data',
+		'/data/list': '/data/list',
 		'/data/people': '/data/people',
 		'/find': '/find?q=reel',
 		'/fit/[id]': `/fit/${begun}`,

@@ -19,6 +19,14 @@
 	<ArchiveSection />
 	<AddressSection address={data.address} />
 	<OpenSent />
+	<section aria-labelledby="list-title" class="mt-9">
+		<h2 id="list-title" class="text-[19px] font-semibold">Bring in a list of reels or lines</h2>
+		<p class="mt-1 max-w-[64ch]">
+			Do you keep a list in a spreadsheet? Save it as CSV: Wendle shows what it makes of it before anything is
+			written.
+		</p>
+		<p class="mt-3"><a class="action-quiet min-h-11" href="/data/list">Bring in a list</a></p>
+	</section>
 	<section aria-labelledby="people-title" class="mt-9">
 		<h2 id="people-title" class="text-[19px] font-semibold">People</h2>
 		<p class="mt-1 max-w-[64ch]">

@@ -113,6 +113,17 @@ export async function insertBrought(trx: Writing, { id, component }: Brought): P
 		.ignore();
 }
 
+/** Deletes a brought strand that nothing has happened to since it came, and that no set-up names. Its first events stay, of nothing. */
+export async function deleteBrought(trx: Writing, id: string): Promise<void> {
+	const first = ['came', 'out', 'lies'].map((kind) => `${id}:${kind}`);
+	const since = (await trx('care_events')
+		.where({ keptId: id })
+		.whereNotIn('id', first)
+		.first('id')) as unknown;
+	const named = (await trx('setups').whereRaw('instr(fill, ?) > 0', [id]).first('id')) as unknown;
+	if (since === undefined && named === undefined) await trx('brought').where({ id }).delete();
+}
+
 /** Describes a brought strand otherwise; how it was described is kept as a former version. */
 export async function updateBrought(
 	trx: Writing,

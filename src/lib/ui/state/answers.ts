@@ -29,6 +29,7 @@ export const currentOrder = async () => (await order()).Order.pick({ version: tr
 
 export const madeStock = async () => (await setup()).Made;
 
+export const broughtList = async () => (await import('$lib/inventory/list/rows')).BroughtList;
 export const found = async () => (await import('$lib/inventory/found')).FoundAnswer;
 export const aboutPerson = async () => (await import('$lib/inventory/people')).AboutPerson;
 

@@ -8,6 +8,7 @@ export const DESCRIPTIONS: Readonly<Record<string, string>> = {
 	'/care': 'What is due and what was done, for every line and backing.',
 	'/care/plan': 'What to do before a day on the water, by how long it takes.',
 	'/data': 'Back everything up, go back to a backup, and take your data with you.',
+	'/data/list': 'Bring in a list of reels or lines from a spreadsheet, seen before it is written.',
 	'/data/people': 'Whose names Wendle has, what stands beside them, and how they are deleted.',
 	'/find': 'Find a spool, a line, an order or a bulk spool by the code on its label, or by its name.',
 	'/fit/[id]': 'How much backing fits under a fly line, and when to stop winding it.',

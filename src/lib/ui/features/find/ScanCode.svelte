@@ -17,7 +17,11 @@
 		for (const track of stream?.getTracks() ?? []) track.stop();
 		stream = undefined;
 	}
-	onDestroy(stop);
+	let left = false;
+	onDestroy(() => {
+		left = true;
+		stop();
+	});
 
 	async function scan(): Promise<void> {
 		trouble = undefined;
@@ -29,6 +33,8 @@
 		}
 		try {
 			stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment' } });
+			// Somebody who left while the browser asked leaves no camera on.
+			if (left) return stop();
 		} catch {
 			trouble =
 				'There is no camera, or the browser was not allowed to use it. Allow it, or type the short code under the code.';
@@ -37,8 +43,8 @@
 		const { codeReader } = await import('./code-reader');
 		const read = await codeReader();
 		const look = async (): Promise<void> => {
-			if (!stream || !video) return;
-			const text = video.readyState >= 2 ? await read(video).catch(() => undefined) : undefined;
+			if (!stream) return;
+			const text = video && video.readyState >= 2 ? await read(video).catch(() => undefined) : undefined;
 			const path = text === undefined ? undefined : pathOfScanned(text);
 			if (path !== undefined) {
 				stop();
