@@ -4,6 +4,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, fitOf, open, test } from './server';
+import { shelve } from './stock-page';
 
 /** Another program's picture of each drawing is held against the browser's in `npm run check:long`, which installs it. */
 const LONG = Boolean(process.env['WENDLE_LONG']);
@@ -22,6 +23,35 @@ const NOT_PLAIN =
 	/ style=| class=|var\(|color\(|color-mix|oklch|<text|<style|h0(?=[M"])|url\("|font-|href=|NaN|undefined/;
 
 const knots = ['/knots/albright', '/knots/blood-knot', '/knots/nail-knot'];
+
+/** Charts on the pages: a tab of Fit that has one, and a bulk spool. */
+async function chartOf(page: Page, tab: string): Promise<string> {
+	await page.getByRole('tab', { name: tab }).click();
+	const [file] = await Promise.all([
+		page.waitForEvent('download'),
+		page.getByRole('button', { name: 'Save this chart as SVG' }).click()
+	]);
+	return readFileSync(await file.path(), 'utf8');
+}
+
+test('charts and bulk spools leave as plain files as well', async ({ page, demo }) => {
+	await open(page, await fitOf(page, 'Tarn reel B, sinker'));
+	for (const tab of ['How sure?', 'With a fish on']) {
+		const svg = await chartOf(page, tab);
+		expect(NOT_PLAIN.exec(svg)?.[0], tab).toBeUndefined();
+		expect(svg.match(/<path /g)!.length, tab).toBeGreaterThan(5);
+	}
+	const id = await shelve(page, demo.url, {
+		name: 'orange',
+		length: '1000 m',
+		rim: '104 mm',
+		arbor: '40 mm',
+		width: '40 mm'
+	});
+	const svg = await drawingOf(page, `${demo.url}/stock/${id}`);
+	expect(NOT_PLAIN.exec(svg)?.[0]).toBeUndefined();
+	expect(svg).toContain('<pattern');
+});
 
 test('a drawing leaves as a plain file: every turn a circle, words as outlines, on its own ground', async ({
 	page,

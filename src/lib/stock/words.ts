@@ -21,25 +21,57 @@ export function showLeft({ leftMm, boxes }: Pick<StockEntry, 'leftMm' | 'boxes'>
 export const showAmount = (what: string, amount: number, units: UnitSystem): string =>
 	isBacking(what) ? showLong(amount, units) : showBoxes(amount);
 
-/** What is asked of each kind of entry, and what its amount is. */
-export const EVENT_NAMES: Readonly<Record<StockEventKind, { label: string; amount: string; undo: string }>> =
-	{
-		cut: { label: 'Backing was cut off', amount: 'Length that was cut', undo: 'Put this cut back' },
-		weighed: {
-			label: 'The spool was weighed',
-			amount: 'Weight, spool and backing',
-			undo: 'Strike out this weight'
-		},
-		depth: { label: 'The depth was read', amount: 'Rim down to the backing', undo: 'Strike out this depth' },
-		length: {
-			label: 'What is left was measured',
-			amount: 'Length that is left',
-			undo: 'Strike out this length'
-		},
-		came: { label: 'Boxes came', amount: 'Boxes that came', undo: 'Undo this delivery' },
-		took: { label: 'Boxes were taken', amount: 'Boxes that were taken', undo: 'Put this back' },
-		counted: { label: 'Boxes were counted', amount: 'Boxes that are there', undo: 'Strike out this count' }
-	};
+/** What is asked of each kind of entry, what its amount is, how it is undone, and what is said then. */
+interface EventWords {
+	readonly label: string;
+	readonly amount: string;
+	readonly undo: string;
+	readonly undone: string;
+}
+export const EVENT_NAMES: Readonly<Record<StockEventKind, EventWords>> = {
+	cut: {
+		label: 'Backing was cut off',
+		amount: 'Length that was cut',
+		undo: 'Put this cut back',
+		undone: 'The cut is back on its spool.'
+	},
+	weighed: {
+		label: 'The spool was weighed',
+		amount: 'Weight, spool and backing',
+		undo: 'Strike out this weight',
+		undone: 'The weight is struck out.'
+	},
+	depth: {
+		label: 'The depth was read',
+		amount: 'Rim down to the backing',
+		undo: 'Strike out this depth',
+		undone: 'The depth is struck out.'
+	},
+	length: {
+		label: 'What is left was measured',
+		amount: 'Length that is left',
+		undo: 'Strike out this length',
+		undone: 'The length is struck out.'
+	},
+	came: {
+		label: 'Boxes came',
+		amount: 'Boxes that came',
+		undo: 'Undo this delivery',
+		undone: 'The delivery is undone.'
+	},
+	took: {
+		label: 'Boxes were taken',
+		amount: 'Boxes that were taken',
+		undo: 'Put this back',
+		undone: 'The line is back in the stock.'
+	},
+	counted: {
+		label: 'Boxes were counted',
+		amount: 'Boxes that are there',
+		undo: 'Strike out this count',
+		undone: 'The count is struck out.'
+	}
+};
 
 const WHY: Readonly<Record<Exclude<ToBuy['why'], 'orders'>, string>> = {
 	low: 'little is left',

@@ -14,8 +14,10 @@
 		scale: number;
 		colour: string;
 		label: string;
+		/** The drawing itself, for whoever saves it. */
+		svg?: SVGSVGElement | undefined;
 	}
-	let { entry, cuts = [], scale, colour, label }: Props = $props();
+	let { entry, cuts = [], scale, colour, label, svg = $bindable() }: Props = $props();
 	const id = $props.id();
 
 	const measures = $derived(entry.spool!);
@@ -33,6 +35,7 @@
 {#if built.ok}
 	{@const spool = built.value}
 	<svg
+		bind:this={svg}
 		viewBox="0 0 {width} {height}"
 		{width}
 		{height}

@@ -101,7 +101,11 @@ export async function svgText(drawing: SVGSVGElement): Promise<string> {
 	const copy = drawing.cloneNode(true) as SVGSVGElement;
 	const shown = [drawing, ...drawing.querySelectorAll('*')];
 	const copied: Element[] = [copy, ...copy.querySelectorAll('*')];
-	shown.forEach((element, i) => plainly(element, copied[i]!, { paint, outline }));
+	shown.forEach((element, i) => {
+		// Handles to drag are no part of the drawing; one that is a handle as a whole is drawn.
+		if (i > 0 && element.getAttribute('role') === 'slider') copied[i]!.setAttribute('data-gone', '');
+		else plainly(element, copied[i]!, { paint, outline });
+	});
 	copy.querySelectorAll('[data-gone]').forEach((gone) => gone.remove());
 	const box = boxOf(drawing);
 	const ground = getComputedStyle(drawing).getPropertyValue('--paper');
@@ -165,8 +169,6 @@ function words(
 
 /** Makes a copied element plain: its look as attributes, dots as circles, text as an outline. */
 function plainly(element: Element, target: Element, { paint, outline }: Tools): void {
-	// Handles to drag are no part of the drawing.
-	if (element.getAttribute('role') === 'slider') return target.setAttribute('data-gone', '');
 	const own = look(element, paint);
 	for (const { name } of [...target.attributes]) if (!KEPT.test(name)) target.removeAttribute(name);
 	for (const [property, value] of own) if (USUAL[property] !== value) target.setAttribute(property, value);

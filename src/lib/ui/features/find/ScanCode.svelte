@@ -40,8 +40,13 @@
 				'There is no camera, or the browser was not allowed to use it. Allow it, or type the short code under the code.';
 			return;
 		}
-		const { codeReader } = await import('./code-reader');
-		const read = await codeReader();
+		const read = await import('./code-reader').then(({ codeReader }) => codeReader()).catch(() => undefined);
+		if (!read) {
+			stop();
+			trouble =
+				'What reads the code did not load. Try again in a moment, or type the short code under the code.';
+			return;
+		}
 		const look = async (): Promise<void> => {
 			if (!stream) return;
 			const text = video && video.readyState >= 2 ? await read(video).catch(() => undefined) : undefined;

@@ -6,6 +6,7 @@
 	import { roleName } from '$lib/wording/strands';
 	import Download from '@lucide/svelte/icons/download';
 	import { tick } from 'svelte';
+	import { saveDrawing } from '../../charts/export/save';
 	import Section from '../../charts/section/Section.svelte';
 	import Thread, { type ThreadItem } from '../../charts/thread/Thread.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -126,17 +127,8 @@
 		document.querySelector<HTMLElement>(`[data-strand="${next}"]`)?.focus();
 	}
 
-	async function save(kind: 'svg' | 'png'): Promise<void> {
-		if (!drawing) return;
-		const [{ download }, { pngBlob, svgText }] = await Promise.all([
-			import('../../charts/export/download'),
-			import('../../charts/export/export')
-		]);
-		const name = (fit.form.spool.name || 'spool').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
-		const content =
-			kind === 'png' ? await pngBlob(drawing) : new Blob([await svgText(drawing)], { type: 'image/svg+xml' });
-		download(`${name}.${kind}`, content);
-	}
+	const save = (kind: 'svg' | 'png'): void =>
+		void (drawing && saveDrawing(drawing, fit.form.spool.name || 'spool', kind));
 
 	function onkeydown(event: KeyboardEvent): void {
 		if (event.key !== 'b' || !isShortcut(event) || !doable) return;

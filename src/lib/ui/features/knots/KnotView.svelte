@@ -6,8 +6,7 @@
 	import Play from '@lucide/svelte/icons/play';
 	import { replaceState } from '$app/navigation';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
-	import { download } from '../../charts/export/download';
-	import { pngBlob, svgText } from '../../charts/export/export';
+	import { saveDrawing } from '../../charts/export/save';
 	import { withMeanings } from '$lib/wording/meanings';
 	import Prose from '../../primitives/Prose.svelte';
 	import { isShortcut } from '../../state/shortcuts';
@@ -138,16 +137,11 @@
 				onclick={() => (mirrored = !mirrored)}><FlipHorizontal size={16} />For the left hand</button
 			>
 			<span class="ml-auto flex gap-2">
-				<button
-					type="button"
-					class="action-quiet"
-					onclick={async () =>
-						download(`${file}.svg`, new Blob([await svgText(svg())], { type: 'image/svg+xml' }))}>SVG</button
+				<button type="button" class="action-quiet" onclick={() => void saveDrawing(svg(), file, 'svg')}
+					>SVG</button
 				>
-				<button
-					type="button"
-					class="action-quiet"
-					onclick={async () => download(`${file}.png`, await pngBlob(svg()))}>PNG</button
+				<button type="button" class="action-quiet" onclick={() => void saveDrawing(svg(), file, 'png')}
+					>PNG</button
 				>
 				<a
 					class="action-quiet"

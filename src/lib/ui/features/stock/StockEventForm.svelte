@@ -61,7 +61,7 @@
 		amount = '';
 		await refreshStock();
 		await tellChange({
-			said: `${EVENT_NAMES[kind].label}: written down.`,
+			said: `Written down: ${EVENT_NAMES[kind].label.toLowerCase()}.`,
 			...made(`/api/stock/${entry.id}/events/${reply.value.id}`),
 			stays: 'It is still written down',
 			refresh: refreshStock

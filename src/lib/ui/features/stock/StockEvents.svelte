@@ -41,7 +41,7 @@
 					<button
 						type="button"
 						class="ml-auto min-h-8 text-[15px] underline underline-offset-4"
-						onclick={() => void undoEvent(entry.id, event.id, `${EVENT_NAMES[event.kind].undo}: done.`)}
+						onclick={() => void undoEvent(entry.id, event.id, EVENT_NAMES[event.kind].undone)}
 						>{EVENT_NAMES[event.kind].undo}</button
 					>
 				</div>

@@ -7,6 +7,7 @@
 	import { whatName } from '$lib/stock/what';
 	import { showLong, showLongRange } from '$lib/wording/units';
 	import BulkSection from '../../charts/bulk/BulkSection.svelte';
+	import SaveDrawing from '../../charts/export/SaveDrawing.svelte';
 	import EndBar from '../../charts/bulk/EndBar.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ChangeStock from './ChangeStock.svelte';
@@ -25,6 +26,7 @@
 	const units = $derived(preferences.units);
 	const entry = $derived(stock.entries.find((one) => one.id === id)!);
 	let changing = $state(false);
+	let drawing = $state<SVGSVGElement>();
 	/** As high as this, px. */
 	const TALL_PX = 260;
 	const plan = $derived(new Map(Object.entries(stock.plan)));
@@ -43,13 +45,17 @@
 	</p>
 	<div class="mt-4 flex flex-wrap items-start gap-x-10 gap-y-4">
 		{#if entry.spool}
-			<BulkSection
-				{entry}
-				{cuts}
-				scale={TALL_PX / entry.spool.rimDiameterMm}
-				colour={drawnColour(entry.form)}
-				label="{stockName(entry)}, cut open to scale"
-			/>
+			<div>
+				<BulkSection
+					{entry}
+					bind:svg={drawing}
+					{cuts}
+					scale={TALL_PX / entry.spool.rimDiameterMm}
+					colour={drawnColour(entry.form)}
+					label="{stockName(entry)}, cut open to scale"
+				/>
+				<SaveDrawing {drawing} name={stockName(entry)} what="the drawing" />
+			</div>
 		{:else if entry.leftMm}
 			<div class="w-full max-w-md pt-2">
 				<EndBar

@@ -2,6 +2,7 @@
 	import { fromMm, formatNumber, lengthAtRisk, type StopBy } from '$lib/core';
 	import { showLong, showSmall, smallUnit } from '$lib/wording/units';
 	import { histogram } from '../../../charts/histogram';
+	import SaveDrawing from '../../../charts/export/SaveDrawing.svelte';
 	import Segmented from '../../../primitives/Segmented.svelte';
 	import Select from '../../../primitives/Select.svelte';
 	import { Aside } from '../../../state/aside.svelte';
@@ -54,6 +55,7 @@
 		value,
 		label: `${100 * value} % of the time`
 	}));
+	let drawing = $state<SVGSVGElement>();
 </script>
 
 <div class="flex flex-wrap items-end gap-4">
@@ -83,6 +85,7 @@
 {#if simulated && chart}
 	<div class="mt-3" bind:clientWidth={width}>
 		<svg
+			bind:this={drawing}
 			viewBox="0 -16 {width} {HEIGHT + 42}"
 			{width}
 			height={HEIGHT + 42}
@@ -115,6 +118,7 @@
 			{/if}
 		</svg>
 	</div>
+	<SaveDrawing {drawing} name="{fit.form.spool.name || 'spool'} how sure" what="this chart" />
 	<dl class="figure mt-2 grid grid-cols-2 gap-x-6 gap-y-2 text-[15px] sm:grid-cols-3">
 		<div>
 			<dt class="text-[13px] text-soft">gap, 9 times out of 10</dt>

@@ -15,6 +15,7 @@
 	import { longUnit, showLong, showRetrieve, showSmall } from '$lib/wording/units';
 	import { runChart } from '../../../charts/run';
 	import { ROLE_COLOURS } from '../../../charts/section/layers';
+	import SaveDrawing from '../../../charts/export/SaveDrawing.svelte';
 	import Field from '../../../primitives/Field.svelte';
 	import Select from '../../../primitives/Select.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
@@ -98,11 +99,13 @@
 			: w.kind === 'smaller-gap'
 				? `a gap of ${showSmall(w.gapMm, units)}`
 				: `${showLong(w.cutMm, units)} off the line's rear`;
+	let drawing = $state<SVGSVGElement>();
 </script>
 
 {#if workout && here}
 	<div bind:clientWidth={width}>
 		<svg
+			bind:this={drawing}
 			viewBox="0 0 {width} {HEIGHT}"
 			{width}
 			height={HEIGHT}
@@ -166,6 +169,7 @@
 			/>
 		</svg>
 	</div>
+	<SaveDrawing {drawing} name="{fit.form.spool.name || 'spool'} with a fish on" what="this chart" />
 	<p class="figure text-[15px]" data-run>
 		<strong>{showLong(cursorMm, units)}</strong> out{here.component === undefined
 			? ''
