@@ -128,7 +128,8 @@
 	</div>
 	<div data-kept-list {@attach view.dragged} class="touch-pan-y">
 		{#each groups as { id, heading, spoolId, rows: own } (id)}
-			<section aria-labelledby="reel-{id}" class="border-t-[3px] border-ink" data-reel={heading}>
+			<!-- No landmark: two reels may have one name, and reels that left the rack have none. -->
+			<div class="border-t-[3px] border-ink" data-reel={heading}>
 				<div class="flex flex-wrap items-center gap-x-5 gap-y-1 pt-2">
 					<h2 id="reel-{id}" class="figure text-[21px] leading-tight font-semibold">
 						{#if spoolId}<a class="hover:underline" href="/spool/{spoolId}">{heading}</a>{:else}{heading}{/if}
@@ -149,7 +150,7 @@
 						/>
 					{/each}
 				</ul>
-			</section>
+			</div>
 		{/each}
 	</div>
 	{#if rows.length === 0}
