@@ -1,4 +1,5 @@
 import { parseLength, type LengthUnit } from '../src/lib/core';
+import { PART_BYTES } from '../src/lib/inventory/archive-parts';
 import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
@@ -176,9 +177,6 @@ async function exportTo({ wendle, rest, print }: Asked): Promise<void> {
 	writeFileSync(file, bytes);
 	print(`Everything is in ${file}, ${Math.ceil(bytes.byteLength / 1024)} kB.`);
 }
-
-/** Bytes of one part: a server takes no large body. */
-const PART_BYTES = 240_000;
 
 async function importFrom({ wendle, options, rest, print }: Asked): Promise<void> {
 	const file = fileIn(rest, 'import');

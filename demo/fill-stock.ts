@@ -28,10 +28,10 @@ export const cutFromShelf = async (
 ): Promise<Readonly<Record<string, string | null>>> =>
 	Object.fromEntries((await cutChoices(db, setupId)).map(({ part, chosen }) => [part, chosen]));
 
-/** The plan that the warden keeps: the first orders of it, as somebody would plan them by hand. */
+/** The plan that the warden keeps: of the piece that is due first. */
 export async function addPlan(db: Database): Promise<void> {
-	const entries = await stockEntries(db);
-	const [first] = (await needsNow(db)).filter(({ lengthMm }) => lengthMm !== null);
-	const source = first && sourceFor(entries, first, {});
+	const [entries, needs] = [await stockEntries(db), await needsNow(db)];
+	const first = needs.find(({ lengthMm }) => lengthMm !== null);
+	const source = first && sourceFor(entries, first, {}, needs);
 	if (first && source) valueOf(await keepPlan(db, { id: 'demo-plan-1' }, { [first.id]: source.id }));
 }

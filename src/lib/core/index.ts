@@ -239,6 +239,7 @@ export { dueBefore, spread, workingDays, type PlanItem } from './care/plan';
 export {
 	bulkLeft,
 	bulkSurfaceMm,
+	byHandSigmaMm,
 	spaceOf,
 	type BulkEvent,
 	type BulkLeft,

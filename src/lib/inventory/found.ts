@@ -17,6 +17,7 @@ export type Found = z.infer<typeof Found>;
 
 /** What fits a text, and whether that is by a code. */
 export const FoundAnswer = z.object({ found: z.array(Found), byCode: z.boolean() });
+export type FoundAnswer = z.infer<typeof FoundAnswer>;
 
 /** What is sought: it may be somebody's name, so it comes in the body and stands in no address. */
 export const Sought = z.strictObject({ q: z.string().max(100) });

@@ -7,10 +7,8 @@ import { Reader } from '$lib/setup/read-text';
 import type { SetupDescription } from '$lib/setup/description';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import { strandIdOf } from './strands';
+import { winderOf } from './winder';
 import type { Winding } from './winding';
-
-/** Who wound, as a name to tell people apart by: however they wrote it. */
-export const winderOf = (who: string): string => who.trim().toLocaleLowerCase('en');
 
 /** Days of a year, for how a hand drifts. */
 const YEAR_DAYS = 365.25;

@@ -79,3 +79,16 @@ export const WindingForm = z.strictObject({
 	travelled: z.array(TravelForm).max(MAX_COMPONENTS).optional()
 });
 export type WindingForm = z.infer<typeof WindingForm>;
+
+/** Where strands came from, by part: something in the stock by its id, or null for what came from elsewhere. */
+export const CutFrom = z.record(z.string().min(1).max(40), z.string().min(1).max(40).nullable());
+export type CutFrom = z.infer<typeof CutFrom>;
+
+/**
+ * What is sent of a winding: with the run at the bench that it ends, so that two windows at the end of one job write it down once, and
+ * with where its strands came from.
+ */
+export const WriteWinding = WindingForm.extend({
+	run: z.string().max(64).optional(),
+	cutFrom: CutFrom.optional()
+});

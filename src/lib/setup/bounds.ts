@@ -20,9 +20,10 @@ export const BOUNDS = {
 	line: { min: 1, max: 200, unit: 'm' },
 	/** A whole line: a full spey line is about 60 g. */
 	lineMass: { min: 1, max: 300, unit: 'g' },
-	/** Backing on a bulk spool, when it came or as it is left; and what is cut off it. */
+	/** Backing on a bulk spool when it came, what is cut off it, and what is left. */
 	bulk: { min: 1, max: 10_000, unit: 'm' },
 	cut: { min: 0.1, max: 10_000, unit: 'm' },
+	left: { min: 0, max: 10_000, unit: 'm' },
 	/** A bulk spool on a scale, full or empty. */
 	bulkMass: { min: 1, max: 10_000, unit: 'g' },
 	leader: { min: 0.1, max: 20, unit: 'm' },

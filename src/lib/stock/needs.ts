@@ -126,18 +126,28 @@ export function shoppingList(
 	return [...forOrders, ...low, ...care];
 }
 
-/** The source for a piece: the one in the plan, or else the shortest that is surely long enough. Undefined where there is none. */
+/**
+ * The source for a piece: the one in the plan, or else the shortest that is surely long enough beside what is planned to be cut from it
+ * for others. Undefined where there is none.
+ */
 export function sourceFor(
 	entries: readonly StockEntry[],
 	{ id, what, lengthMm }: Pick<StockNeed, 'id' | 'what' | 'lengthMm'>,
-	plan: Readonly<Record<string, string>>
+	plan: Readonly<Record<string, string>>,
+	needs: readonly StockNeed[]
 ): StockEntry | undefined {
-	const serve = entries.filter(
-		(entry) =>
-			entry.what === what &&
-			(lengthMm === null ? (entry.boxes ?? 0) > 0 : (entry.leftMm?.range.low ?? 0) >= lengthMm)
+	const own = entries.filter((entry) => entry.what === what);
+	if (lengthMm === null) return own.find(({ boxes }) => (boxes ?? 0) > 0);
+	const plannedMm = (entry: StockEntry): number =>
+		needs.reduce(
+			(sum, need) => (need.id !== id && plan[need.id] === entry.id ? sum + (need.lengthMm ?? 0) : sum),
+			0
+		);
+	const surelyMm = ({ leftMm }: StockEntry): number => leftMm?.range.low ?? 0;
+	return (
+		own.find((entry) => entry.id === plan[id] && surelyMm(entry) >= lengthMm) ??
+		own
+			.filter((entry) => surelyMm(entry) - plannedMm(entry) >= lengthMm)
+			.sort((a, b) => surelyMm(a) - surelyMm(b))[0]
 	);
-	const planned = serve.find((entry) => entry.id === plan[id]);
-	const shortest = serve.toSorted((a, b) => (a.leftMm?.value ?? 0) - (b.leftMm?.value ?? 0))[0];
-	return planned ?? shortest;
 }

@@ -1,4 +1,5 @@
 import {
+	byHandSigmaMm,
 	fail,
 	findMaterial,
 	ok,
@@ -86,11 +87,6 @@ export const settleStock = (form: StockForm, units: UnitSystem): StockForm => ({
 	empty: withUnit(form.empty, 'g')
 });
 
-/** 1σ of a length that somebody cut off and measured by hand, as a share of it, and at least, mm. Assumption. */
-const CUT_SHARE = 0.02;
-const CUT_LEAST_MM = 300;
-export const cutSigmaMm = (lengthMm: number): number => Math.max(CUT_SHARE * lengthMm, CUT_LEAST_MM);
-
 const isOfBoxes = (kind: StockEventKind): boolean => kind === 'came' || kind === 'took' || kind === 'counted';
 
 function readAmount({ kind, amount }: AddStockEvent, units: UnitSystem): Result<number> {
@@ -98,8 +94,9 @@ function readAmount({ kind, amount }: AddStockEvent, units: UnitSystem): Result<
 	if (amount.trim() === '') return fail({ code: 'missing_value' }, path);
 	switch (kind) {
 		case 'cut':
-		case 'length':
 			return readField(amount, longUnit(units), BOUNDS.cut, path);
+		case 'length':
+			return readField(amount, longUnit(units), BOUNDS.left, path);
 		case 'weighed':
 			return readMass(amount, path, BOUNDS.bulkMass);
 		case 'depth':
@@ -135,7 +132,7 @@ export function readStockEvent(
 		day,
 		amount: isOfBoxes(kind) ? event.amount.trim() : withUnit(event.amount, unitOf(kind, units)),
 		value: value.value,
-		...(kind === 'cut' && { sigma: cutSigmaMm(value.value) }),
+		...(kind === 'cut' && { sigma: byHandSigmaMm(value.value) }),
 		places,
 		changed: false,
 		note

@@ -1,6 +1,5 @@
 import { BACKING_MATERIALS, readDay } from '$lib/core';
 import { Day } from '$lib/inventory/day';
-import { WindingForm } from '$lib/inventory/winding';
 import { LineClassForm, Typed } from '$lib/setup/form';
 import { z } from 'zod';
 
@@ -163,16 +162,3 @@ export const StockPage = z.object({
 	plan: z.record(z.string(), z.string())
 });
 export type StockPage = z.output<typeof StockPage>;
-
-/** Where a strand of a winding came from: a source on the shelf, or null for none of them. */
-export const CutFrom = z.record(z.string().min(1).max(40), z.string().min(1).max(40).nullable());
-export type CutFrom = z.infer<typeof CutFrom>;
-
-/**
- * What is sent of a winding: with the run at the bench that it ends, so that two windows at the end of one job write it down once, and
- * with where its strands came from.
- */
-export const WriteWinding = WindingForm.extend({
-	run: z.string().max(64).optional(),
-	cutFrom: CutFrom.optional()
-});

@@ -31,6 +31,13 @@ const question = (
 	before
 });
 
+/** So many whole metres between two, by chance that can be repeated. */
+function lengths(seed: number): (count: number, low: number, high: number) => number[] {
+	const random = seededRandom(seed);
+	return (count, low, high) =>
+		Array.from({ length: count }, () => Math.round(low + (high - low) * random.uniform()));
+}
+
 /** The least cost there is, by trying everything. */
 function leastCost(asked: CutQuestion): number {
 	const { wanted, sources } = asked;
@@ -94,9 +101,7 @@ describe('a plan of cuts', () => {
 
 	it('stays as it was when one more piece comes, unless moving saves a lot', () => {
 		for (let seed = 1; seed <= 12; seed++) {
-			const random = seededRandom(seed);
-			const some = (count: number, low: number, high: number): number[] =>
-				Array.from({ length: count }, () => Math.round(low + (high - low) * random.uniform()));
+			const some = lengths(seed);
 			const [wanted, sources] = [some(14, 60, 180), some(8, 100, 900)];
 			const before = planned(question(wanted, sources)).cuts;
 			const asked = question([...wanted, 110], sources, before);
@@ -117,9 +122,7 @@ describe('a plan of cuts', () => {
 
 	it('holds 60 pieces and 25 lengths against what no plan can be better than', () => {
 		for (let seed = 1; seed <= 6; seed++) {
-			const random = seededRandom(seed);
-			const some = (count: number, low: number, high: number): number[] =>
-				Array.from({ length: count }, () => Math.round(low + (high - low) * random.uniform()));
+			const some = lengths(seed);
 			const asked = question(some(60, 60, 200), some(25, 30, 1000));
 			const plan = planned(asked);
 			expect(plan.missing, `seed ${seed}`).toEqual([]);
@@ -142,9 +145,7 @@ describe('a plan of cuts', () => {
 
 	it('serves nearly as many as there is backing for, where there is too little', () => {
 		for (let seed = 1; seed <= 6; seed++) {
-			const random = seededRandom(seed);
-			const some = (count: number, low: number, high: number): number[] =>
-				Array.from({ length: count }, () => Math.round(low + (high - low) * random.uniform()));
+			const some = lengths(seed);
 			const asked = question(some(60, 60, 200), some(25, 30, 480));
 			let rest = asked.sources.reduce((sum, { leftMm }) => sum + leftMm, 0);
 			// All of it in one length, cut into the shortest pieces: nobody can serve more.

@@ -31,6 +31,17 @@ const partsOf = (question: CutQuestion): CutQuestion[] =>
 		sources: question.sources.filter((source) => source.what === what)
 	}));
 
+/** The plan of one part, and by how much another could be better, m. What cannot be bettered needs no solver. */
+function planPart(part: CutQuestion, share: number, solve: Solve): { own: Cuts; shortM: number } {
+	const start = byHand(part);
+	const shortM = costOf(part, start) - metres(leastUselessMm(part));
+	if (shortM < SAME_M) return { own: start, shortM: 0 };
+	const solved = solve({ text: programmeOf(part), start: valuesOf(part, start), share });
+	return solved
+		? { own: cutsOf(part, solved), shortM: Math.min(solved.withinM, shortM) }
+		: { own: start, shortM };
+}
+
 /**
  * Plans the cuts, one kind of backing after another; yields the share that is done after each. The same question has the same plan.
  *
@@ -41,18 +52,9 @@ export function* planCuts(question: CutQuestion, solve: Solve): Generator<number
 	const cuts = new Map<string, string>();
 	let withinM = 0;
 	for (const [i, part] of parts.entries()) {
-		const start = byHand(part);
-		// What cannot be bettered needs no proof.
-		const short = costOf(part, start) - metres(leastUselessMm(part));
-		if (short < SAME_M) {
-			for (const [piece, source] of start) cuts.set(piece, source);
-		} else {
-			const share = part.wanted.length / question.wanted.length;
-			const solved = solve({ text: programmeOf(part), start: valuesOf(part, start), share });
-			const best = solved ? cutsOf(part, solved) : start;
-			for (const [piece, source] of best) cuts.set(piece, source);
-			withinM += solved ? Math.min(solved.withinM, short) : short;
-		}
+		const { own, shortM } = planPart(part, part.wanted.length / question.wanted.length, solve);
+		for (const [piece, source] of own) cuts.set(piece, source);
+		withinM += shortM;
 		yield (i + 1) / parts.length;
 	}
 	return {

@@ -1,16 +1,10 @@
 import type { StrandDensity } from '../line/strand';
 import { crossSectionMm2 } from '../line/sections';
 import { packingFraction, WINDING_HANDS } from '../packing/packing';
-import {
-	alongOf,
-	gradient,
-	posterior,
-	varianceAlong,
-	type Observed,
-	type Posterior
-} from '../estimate/posterior';
+import { gradient, posterior, varianceAlong, type Observed, type Posterior } from '../estimate/posterior';
 import { depthSigmaMm, habitSigmaMm } from '../estimate/reading';
 import { ranged, type Ranged } from '../estimate/ranged';
+import { SURPRISE_Z } from '../estimate/surprise';
 import { DEFAULT_SPREADS, READING_SPREADS } from '../uncertainty/spreads';
 
 /** The spool that a length of backing came on. Its flanges are straight; diameters and width in mm. */
@@ -48,13 +42,13 @@ export type BulkEvent =
 	/** The length that is left, as it was measured off. */
 	| (Seen & { readonly kind: 'length'; readonly lengthMm: number });
 
-/** What one reading said: the length that it alone stands for is not asked, only how far it is from what was expected. */
+/** How far one reading is from what was expected. */
 export interface BulkReading {
 	/** Place among the events. */
 	readonly event: number;
 	/** How far it is from what was expected, in standard deviations of that. */
 	readonly z: number;
-	/** More than three of them, and nobody has said that it is right: it is left out. */
+	/** Further than is believed ({@link SURPRISE_Z}), and nobody has said that it is right: it is left out. */
 	readonly surprise: boolean;
 }
 
@@ -67,16 +61,17 @@ export interface BulkLeft {
 /** 1σ of the length on a label, as a share of it. Assumption: makers wind on by a counter. */
 export const LABEL_SHARE = 0.01;
 /** 1σ of a length that was measured off by hand, as a share of it, and at least, mm. Assumption. */
-const MEASURED_SHARE = 0.02;
-const MEASURED_LEAST_MM = 300;
+const BY_HAND_SHARE = 0.02;
+const BY_HAND_LEAST_MM = 300;
+/** 1σ of a length that somebody cut off or measured by hand, mm. */
+export const byHandSigmaMm = (lengthMm: number): number =>
+	Math.max(BY_HAND_SHARE * lengthMm, BY_HAND_LEAST_MM);
 /** Nobody knows how long it was: a prior this wide, mean and 1σ, mm, where no spool says more. Assumption. */
 const UNKNOWN_MM = 300_000;
 /** A change that nobody wrote down, 1σ, as a share of the length when it came. */
 const CHANGE_SHARE = 0.5;
 /** The mass of an empty spool that nobody weighed, as a share of its full backing's, mean and 1σ. Assumption. */
 const EMPTY_SHARE = 0.4;
-/** More than this is asked about rather than believed. */
-const SURPRISE_Z = 3;
 const MM3_PER_CM3 = 1000;
 
 /** The measures and the lengths that would be true at a state. */
@@ -85,7 +80,7 @@ interface BulkWorld {
 	readonly leftMm: readonly number[];
 	readonly gramsPerMm: number;
 	readonly emptyG: number;
-	/** Space that a millimetre of it takes, mm³. */
+	/** Space that a millimetre of it takes, mm³ a mm. */
 	readonly spaceMm2: number;
 	readonly spool: BulkSpool | undefined;
 	readonly habitMm: number;
@@ -199,7 +194,7 @@ function observedOf(length: BulkLength, event: BulkEvent, place: number): Observ
 		case 'length':
 			return {
 				value: event.lengthMm,
-				sigma: Math.max(MEASURED_SHARE * event.lengthMm, MEASURED_LEAST_MM),
+				sigma: byHandSigmaMm(event.lengthMm),
 				predict: ({ leftMm }) => leftMm[place]!
 			};
 	}
@@ -218,7 +213,7 @@ function surpriseOf(
 
 /**
  * How much is left of a length, from what it was, its cuts, and everything that was read since: one posterior, like every estimate
- * here. A reading more than three standard deviations from what was expected is left out until somebody says that it is right.
+ * here. A reading further than {@link SURPRISE_Z} standard deviations from what was expected is left out until somebody says that it is right.
  *
  * @throws RangeError for a depth where no spool was measured
  */
@@ -235,7 +230,8 @@ export function bulkLeft(length: BulkLength, events: readonly BulkEvent[]): Bulk
 		const one = observedOf(length, event, place);
 		if (!one) return;
 		const z = surpriseOf(space, now, one);
-		const surprise = Math.abs(z) > SURPRISE_Z && !(event.kind !== 'cut' && event.changed);
+		const told = event.kind !== 'cut' && event.changed;
+		const surprise = Math.abs(z) > SURPRISE_Z && !told;
 		readings.push({ event: place, z, surprise });
 		if (surprise) return;
 		believed.push(one);
@@ -243,6 +239,6 @@ export function bulkLeft(length: BulkLength, events: readonly BulkEvent[]): Bulk
 	});
 	const leftNow = ({ leftMm }: BulkWorld): number => leftMm.at(-1)!;
 	const slope = gradient(space, now.at, leftNow);
-	const sigma = Math.sqrt(alongOf(now.covariance, slope).reduce((sum, c, i) => sum + c * slope[i]!, 0));
+	const sigma = Math.sqrt(varianceAlong(now.covariance, slope));
 	return { left: ranged(Math.max(leftNow(now.world), 0), sigma, 0), readings };
 }

@@ -10,11 +10,11 @@ import {
 } from '$lib/core';
 import { UNDER, type BringThing, type DescribeThing } from '$lib/inventory/care';
 import { careRow, isShown, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
-import { readBrought, type StrandEntry } from '$lib/inventory/strands';
+import { readBrought, type Brought, type StrandEntry } from '$lib/inventory/strands';
 import { newComponent } from '$lib/setup/presets';
 import type { ComponentForm } from '$lib/setup/form';
 import type { Knex } from 'knex';
-import { ROWS_HAVE_IDS, write, type WriteId } from '../db/write';
+import { ROWS_HAVE_IDS, write, type WriteId, type Writing } from '../db/write';
 import { bad, done, gone, stale, type Outcome } from '../outcome';
 import {
 	findCareRules,
@@ -203,29 +203,39 @@ export const bring = (
 		const component = { ...newComponent(described.role, described.role), ...described };
 		const read = readBrought({ id, component });
 		if (!read.ok) return bad(under(read.issues, 'component'));
-		const to: Whereabouts = { on: 'coil', label };
-		const told: readonly CareEvent[] = [
-			{ id: `${id}:came`, day: came, at, kind: 'came' },
-			...(used && used.days > 0
-				? [{ id: `${id}:out`, day: came, at: at + 1, kind: 'fished' as const, ...used }]
-				: []),
-			// Where it lies is known from today, where it has been out before.
-			{
-				id: `${id}:lies`,
-				day: used ? today : came,
-				at: at + 2,
-				kind: 'moved',
-				to,
-				...(!used && { turns: NO_TURNS })
-			}
-		];
-		await insertBrought(trx, { id, component });
-		await insertCareEvents(
-			trx,
-			told.map((event) => ({ keptId: id, event }))
-		);
+		await putOnCoil(trx, { id, component }, { came, label, used, at }, today);
 		return done({ id, version: 1 });
 	});
+
+/** Writes down a strand that lies on a coil, with what is known of its life so far. */
+export async function putOnCoil(
+	trx: Writing,
+	{ id, component }: Brought,
+	{ came, label, used, at }: Pick<BringThing, 'came' | 'label' | 'used' | 'at'>,
+	today: Day
+): Promise<void> {
+	const to: Whereabouts = { on: 'coil', label };
+	const told: readonly CareEvent[] = [
+		{ id: `${id}:came`, day: came, at, kind: 'came' },
+		...(used && used.days > 0
+			? [{ id: `${id}:out`, day: came, at: at + 1, kind: 'fished' as const, ...used }]
+			: []),
+		// Where it lies is known from today, where it has been out before.
+		{
+			id: `${id}:lies`,
+			day: used ? today : came,
+			at: at + 2,
+			kind: 'moved',
+			to,
+			...(!used && { turns: NO_TURNS })
+		}
+	];
+	await insertBrought(trx, { id, component });
+	await insertCareEvents(
+		trx,
+		told.map((event) => ({ keptId: id, event }))
+	);
+}
 
 /** Describes a brought strand otherwise, over the version that was seen; it stays what it is, a line or a head. */
 export const describeBrought = (

@@ -1,4 +1,4 @@
-import type { Found } from '$lib/inventory/found';
+import type { Found, FoundAnswer } from '$lib/inventory/found';
 import { readShortCode, shortCode } from '$lib/inventory/short-code';
 import { whatName, whatOf } from '$lib/stock/what';
 import { stockName } from '$lib/stock/words';
@@ -67,17 +67,14 @@ const MOST_FOUND = 50;
  * What fits a text: the code on a label, or else a part of a name, of what is beside it, or an order's number. A code finds only what
  * has it.
  */
-export async function find(db: Knex, text: string): Promise<{ found: Found[]; byCode: boolean }> {
+export async function find(db: Knex, text: string): Promise<FoundAnswer> {
 	const sought = text.trim().toLowerCase();
 	if (sought === '') return { found: [], byCode: false };
 	const all = await everything(db);
+	const told = (things: typeof all): Found[] => things.map(({ codes: _own, ...found }) => found);
 	const code = readShortCode(text);
 	const coded = code === undefined ? [] : all.filter(({ codes }) => codes.includes(code));
-	if (coded.length > 0) return { found: coded, byCode: true };
-	return {
-		found: all
-			.filter(({ name, beside }) => `${name} ${beside}`.toLowerCase().includes(sought))
-			.slice(0, MOST_FOUND),
-		byCode: false
-	};
+	if (coded.length > 0) return { found: told(coded), byCode: true };
+	const named = all.filter(({ name, beside }) => `${name} ${beside}`.toLowerCase().includes(sought));
+	return { found: told(named.slice(0, MOST_FOUND)), byCode: false };
 }

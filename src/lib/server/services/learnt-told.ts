@@ -17,7 +17,7 @@ import {
 	type RackWinding
 } from '$lib/core';
 import type { BeforeNow, LearntAnswer } from '$lib/inventory/learnt';
-import { winderOf } from '$lib/inventory/rack-windings';
+import { winderOf } from '$lib/inventory/winder';
 import { lineLabel } from '$lib/wording/strands';
 import type { Knex } from 'knex';
 import { listWindings } from '../repositories/windings';

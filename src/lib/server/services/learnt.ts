@@ -1,5 +1,6 @@
 import { learnRack, learntFor, type Day, type Learnt, type RackWinding } from '$lib/core';
-import { rackWindingOf, winderOf, yearsBetween } from '$lib/inventory/rack-windings';
+import { rackWindingOf, yearsBetween } from '$lib/inventory/rack-windings';
+import { winderOf } from '$lib/inventory/winder';
 import { strandIdOf } from '$lib/inventory/strands';
 import type { Winding } from '$lib/inventory/winding';
 import { problemOf } from '$lib/setup/evaluate';

@@ -1,4 +1,4 @@
-import { formatLineClass, NO_TURNS, readDay, type CareEvent, type Day } from '$lib/core';
+import { dayOf, formatLineClass, type Day } from '$lib/core';
 import type { BringList, BroughtList, LineRow, ReelRow } from '$lib/inventory/list/rows';
 import { componentOfRow, issuesOfRow, lineKey, spoolOfRow, type There } from '$lib/inventory/list/read-list';
 import { newSetup } from '$lib/setup/presets';
@@ -8,10 +8,11 @@ import type { Knex } from 'knex';
 import { randomUUID } from 'node:crypto';
 import { write, type WriteId, type Writing } from '../db/write';
 import { done, refused, type Outcome } from '../outcome';
-import { deleteBrought, insertBrought, insertCareEvents, listBrought } from '../repositories/care';
+import { deleteBrought, listBrought } from '../repositories/care';
 import { insertSetup } from '../repositories/setups';
 import { insertSpool, listSpools, markSpoolDeleted } from '../repositories/spools';
 import { listWindings } from '../repositories/windings';
+import { putOnCoil } from './care';
 
 /** Lists of reels or lines that somebody kept elsewhere. */
 
@@ -36,36 +37,9 @@ async function bringReel(trx: Writing, row: ReelRow, units: UnitSystem, now: str
 
 async function bringLine(trx: Writing, row: LineRow, today: Day, at: number): Promise<string> {
 	const id = randomUUID();
-	const came = readDay(row.came)!;
-	const used = row.days !== null && row.days > 0;
-	const told: CareEvent[] = [
-		{ id: `${id}:came`, day: came, at, kind: 'came' },
-		...(used
-			? [
-					{
-						id: `${id}:out`,
-						day: came,
-						at: at + 1,
-						kind: 'fished' as const,
-						days: row.days!,
-						water: 'fresh' as const
-					}
-				]
-			: []),
-		{
-			id: `${id}:lies`,
-			day: used ? today : came,
-			at: at + 2,
-			kind: 'moved',
-			to: { on: 'coil', label: row.coil },
-			...(!used && { turns: NO_TURNS })
-		}
-	];
-	await insertBrought(trx, { id, component: componentOfRow(row) });
-	await insertCareEvents(
-		trx,
-		told.map((event) => ({ keptId: id, event }))
-	);
+	const used = row.days ? { days: row.days, water: 'fresh' as const } : undefined;
+	const told = { came: dayOf(row.came), label: row.coil, used, at };
+	await putOnCoil(trx, { id, component: componentOfRow(row) }, told, today);
 	return id;
 }
 

@@ -1,5 +1,5 @@
 import type { AboutPerson, Person } from '$lib/inventory/people';
-import { winderOf } from '$lib/inventory/rack-windings';
+import { winderOf } from '$lib/inventory/winder';
 import type { Knex } from 'knex';
 import { write, type WriteId } from '../db/write';
 import { done, gone, type Outcome } from '../outcome';

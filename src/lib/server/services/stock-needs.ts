@@ -39,7 +39,7 @@ export function piecesOf(form: SetupForm, workout: Workout): Piece[] {
 }
 
 /** What the knots of a strand take of it, mm. */
-export const knotsOf = (form: SetupForm, workout: Workout, part: string): number => {
+export const knotsTakeMm = (form: SetupForm, workout: Workout, part: string): number => {
 	const job = jobOf(form, workout);
 	return job.parts.some(({ id }) => id === part) ? knotLengthMm(job, part) : 0;
 };
@@ -146,7 +146,7 @@ export async function cutChoices(db: Knex, setupId: string): Promise<CutChoice[]
 	if (!setup || !worked?.ok) return [];
 	const rewound = (await listWindings(db)).some((winding) => winding.setupId === setupId);
 	const going = goingOn(await benchJob(db, setupId, undefined), setup.form, rewound);
-	const plan = await stockPlan(db);
+	const [plan, needs] = [await stockPlan(db), await needsNow(db)];
 	return piecesOf(setup.form, worked.value).flatMap(({ part, what, lengthMm }) => {
 		const sources = entries.filter(
 			(entry) =>
@@ -154,7 +154,7 @@ export async function cutChoices(db: Knex, setupId: string): Promise<CutChoice[]
 		);
 		if (!going.has(part) || sources.length === 0) return [];
 		const need = { id: needId(setupId, part), what, lengthMm };
-		const chosen = going.get(part) ? (sourceFor(entries, need, plan)?.id ?? null) : null;
+		const chosen = going.get(part) ? (sourceFor(entries, need, plan, needs)?.id ?? null) : null;
 		return [{ part, what, lengthMm, sources, chosen }];
 	});
 }

@@ -86,6 +86,12 @@ describe('the shelf', () => {
 		expect(await leftM(id)).toBeLessThan(400);
 	});
 
+	it('takes nothing for a length that is left, and asks where that cannot be', async () => {
+		const id = await add();
+		await say(id, { kind: 'length', amount: '0' });
+		expect((await stockById(db, id))!.events[0]).toMatchObject({ value: 0, surprise: true });
+	});
+
 	it('counts boxes that came, went and were counted', async () => {
 		const id = await add({ ...newStock('boxed'), boxes: '4' });
 		await say(id, { kind: 'took', amount: '1' });
@@ -194,6 +200,19 @@ describe('a winding', () => {
 			).toMatchObject({ refusal: { kind: 'gone' } });
 		expect((await stockById(db, thirty))!.events).toEqual([]);
 		expect(await keepPlan(db, asked(), { a: 'nothing' })).toMatchObject({ refusal: { kind: 'gone' } });
+	});
+
+	it('is not offered what is planned for somebody else', async () => {
+		const [{ id, backing }] = [await reel()];
+		const [long, short] = [await add(), await add({ length: '250 m' })];
+		expect((await cutChoices(db, id))[0]!.chosen).toBe(short);
+		await reel('Other reel');
+		const other = { who: 'Peg 4', due: '', notes: '', prices: [] };
+		const reels = [{ wish: 'WF5F on the Other reel, 20 lb' }];
+		valueOf(await createOrder(db, asked(), { ...other, reels }, 'yd-mm', today));
+		const [need] = await needsNow(db);
+		valueOf(await keepPlan(db, asked(), { [need!.id]: short }));
+		expect((await cutChoices(db, id))[0]).toMatchObject({ part: backing, chosen: long });
 	});
 
 	it('is offered what serves, the planned source first, then the shortest that is surely long enough', async () => {

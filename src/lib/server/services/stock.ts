@@ -1,9 +1,9 @@
-import { aboutAsPlanned } from '$lib/core';
-import type { Winding } from '$lib/inventory/winding';
+import { aboutAsPlanned, byHandSigmaMm } from '$lib/core';
+import type { CutFrom, Winding } from '$lib/inventory/winding';
 import type { Workout } from '$lib/setup/evaluate-form';
 import { stockEntry } from '$lib/stock/left';
-import { cutSigmaMm, readStock, readStockEvent, settleStock } from '$lib/stock/read-stock';
-import type { AddStockEvent, CutFrom, StockEntry, StockForm, StoredStockEvent } from '$lib/stock/stock';
+import { readStock, readStockEvent, settleStock } from '$lib/stock/read-stock';
+import type { AddStockEvent, StockEntry, StockForm, StoredStockEvent } from '$lib/stock/stock';
 import { isBacking, whatOf, whatOfStrand } from '$lib/stock/what';
 import type { UnitSystem } from '$lib/wording/units';
 import type { Knex } from 'knex';
@@ -23,7 +23,7 @@ import {
 	updateStock,
 	updateStockEvent
 } from '../repositories/stock';
-import { knotsOf, needId } from './stock-needs';
+import { knotsTakeMm, needId } from './stock-needs';
 
 export { anyStock } from '../repositories/stock';
 
@@ -141,12 +141,12 @@ const COUNTED_SHARE = 0.03;
 /** What is cut of a strand, mm, with its 1σ: as it was measured, or about as much as was planned. */
 function cutOf(winding: Winding, workout: Workout, part: string): { value: number; sigma: number } {
 	const index = workout.parts.findIndex(({ id }) => id === part);
-	const knotsMm = knotsOf(winding.form, workout, part);
+	const knotsMm = knotsTakeMm(winding.form, workout, part);
 	const isStop = index === workout.stopIndex;
 	const onMm = isStop ? winding.backingMm : (workout.fit.layers[index]?.lengthMm ?? 0);
 	const sigma =
 		isStop && winding.backingMeasured
-			? Math.max(COUNTED_SHARE * onMm, cutSigmaMm(0))
+			? Math.max(COUNTED_SHARE * onMm, byHandSigmaMm(0))
 			: aboutAsPlanned(index, onMm).lengthSigmaMm!;
 	return { value: onMm + knotsMm, sigma };
 }

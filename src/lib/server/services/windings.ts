@@ -5,7 +5,7 @@ import { workOf, type BenchJob } from '$lib/bench/work';
 import { jobOf, knotsOf, plannedSeconds } from '$lib/bench/job';
 import { readWinding, settleWinding, type Readings } from '$lib/inventory/read-winding';
 import type { SetupForm } from '$lib/setup/form';
-import type { WindingForm, Winding } from '$lib/inventory/winding';
+import type { CutFrom, WindingForm, Winding } from '$lib/inventory/winding';
 import type { UnitSystem } from '$lib/wording/units';
 import { asWound } from '$lib/inventory/wound';
 import type { Knex } from 'knex';
@@ -21,7 +21,6 @@ import { inventoryNow, spoolNow } from './inventory';
 import { orderWound, tellingBoards } from './order-progress';
 import { cutForWinding } from './stock';
 import { markCutsOf } from '../repositories/stock';
-import type { CutFrom } from '$lib/stock/stock';
 import { currentRun, foldedRun, summaryOf } from './runs';
 import { loadSetup } from './saved';
 

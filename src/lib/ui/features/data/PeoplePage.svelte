@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import type { Person } from '$lib/inventory/people';
+	import { winderOf } from '$lib/inventory/winder';
 	import { showDay } from '$lib/wording/dates';
 	import { download } from '../../charts/export/download';
 	import { aboutPerson } from '../../state/answers';
@@ -59,7 +60,7 @@
 		busy = false;
 		if (trouble !== undefined) return notify(trouble);
 		asking = undefined;
-		if (preferences.winder.trim().toLowerCase() === name.toLowerCase()) preferences.winder = '';
+		if (winderOf(preferences.winder) === winderOf(name)) preferences.winder = '';
 		await invalidateAll();
 		await notify(`${name} is deleted.`);
 	}

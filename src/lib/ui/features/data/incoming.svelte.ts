@@ -1,10 +1,9 @@
 import type { ArchiveMode, ArchivePreview } from '$lib/inventory/archive';
+import { PART_BYTES } from '$lib/inventory/archive-parts';
 import { v4 as uuid } from 'uuid';
 import { archivePreview, broughtIn } from '../../state/answers';
 import { ofPlace, send, troubleOf } from '../../state/api';
 
-/** Bytes of one part: a server takes no large body. */
-const PART_BYTES = 240_000;
 const AWAY = "The server doesn't answer. Nothing was brought in: try again in a moment.";
 
 /** An archive that is being sent, looked at, and brought in. */

@@ -1,4 +1,4 @@
-import { WriteWinding } from '$lib/stock/stock';
+import { WriteWinding } from '$lib/inventory/winding';
 import { Id } from '$lib/setup/answers';
 import { writing } from '$lib/server/http';
 import { recordWinding } from '$lib/server/services';
