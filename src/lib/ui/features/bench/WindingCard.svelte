@@ -2,6 +2,7 @@
 	import { ROLE_NAMES, withUnit, type JobSetup } from '$lib/core';
 	import { showSmall, showTurns, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
+	import TextArea from '../../primitives/TextArea.svelte';
 	import CutFrom from './CutFrom.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import TravelFields from './TravelFields.svelte';
@@ -109,15 +110,7 @@
 			</div>
 		{/each}
 		<div class="sm:col-span-2">
-			<label for="note" class="block text-[13px] text-soft">Note</label>
-			<textarea
-				id="note"
-				rows="2"
-				maxlength="2000"
-				value={form.note}
-				oninput={(event) => set('note', event.currentTarget.value)}
-				class="w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
-			></textarea>
+			<TextArea label="Note" value={form.note} oninput={(note) => set('note', note)} />
 		</div>
 	</div>
 	{#if draft.trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{draft.trouble}</p>{/if}

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import type { FitState } from './fit-state.svelte';
 	import { ROLE_NAMES } from '$lib/core';
+	import Colour from '../../primitives/Colour.svelte';
 
 	/** The colour of a part, and whether its joint with the one below will be seen. */
 	let { fit, index }: { fit: FitState; index: number } = $props();
-	const id = $props.id();
 	const component = $derived(fit.form.fill.stack[index]!);
 	/** The neighbour it has to stand out from: the one below it, else the one above. */
 	const neighbour = $derived(fit.form.fill.stack[index - 1] ?? fit.form.fill.stack[index + 1]);
@@ -22,22 +22,10 @@
 	} as const;
 </script>
 
-<div>
-	<label for={id} class="block text-[13px] text-soft">Colour</label>
-	<div class="flex h-8 items-center gap-2">
-		<input
-			{id}
-			type="color"
-			class="h-7 w-10 border border-ink bg-transparent p-0.5"
-			value={component.colour || '#808080'}
-			oninput={(event) => {
-				const { value } = event.currentTarget;
-				fit.change(({ fill }) => (fill.stack[index]!.colour = value));
-			}}
-		/>
-		<span class="text-[13.5px] text-soft">{component.colour ? '' : 'not said'}</span>
-	</div>
-</div>
+<Colour
+	value={component.colour}
+	oninput={(colour) => fit.change(({ fill }) => (fill.stack[index]!.colour = colour))}
+/>
 {#await seen then contrast}
 	{#if contrast && neighbour}
 		<p

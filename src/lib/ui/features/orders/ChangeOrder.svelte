@@ -1,12 +1,10 @@
 <script lang="ts">
 	import type { BoardOrder } from '$lib/orders/board';
 	import type { NamedSpool } from '$lib/orders/wish';
-	import type { SavedOrder } from '$lib/orders/order';
 	import { same } from '$lib/setup/merge';
-	import type { WordedIssue } from '$lib/wording/issues';
 	import { currentOrder, savedOrder } from '../../state/answers';
-	import { troubleOf, type Reply } from '../../state/api';
-	import { staleAnswer, Write } from '../../state/write';
+	import { FormSend } from '../../state/form-send.svelte';
+	import { staleAnswer } from '../../state/write';
 	import { notify } from '../../state/notices.svelte';
 	import { refreshOrders } from './changes';
 	import { OrderDraft } from './order-draft.svelte';
@@ -23,26 +21,18 @@
 	// svelte-ignore state_referenced_locally
 	const seen = order;
 	const draft = new OrderDraft(seen);
-	const write = new Write();
-	let issues = $state<readonly WordedIssue[]>([]);
-	let trouble = $state<string>();
-	let busy = $state(false);
+	const sending = new FormSend();
 
-	const put = (version: number): Promise<Reply<SavedOrder>> =>
-		write.send('PUT', `/api/orders/${seen.id}`, draft.saved(version), savedOrder);
+	const put = (version: number) =>
+		sending.send('PUT', `/api/orders/${seen.id}`, draft.saved(version), savedOrder);
 
 	async function save(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		if (busy) return;
-		busy = true;
 		let reply = await put(seen.version);
-		const now = await staleAnswer(reply, currentOrder);
+		const now = reply && (await staleAnswer(reply, currentOrder));
 		// It was moved on the board meanwhile, and nothing that is changed here was.
 		if (now && same(now.form, seen.form)) reply = await put(now.version);
-		busy = false;
-		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble = troubleOf(reply, 'What you wrote stays here');
-		if (reply.kind !== 'ok') return;
+		if (reply?.kind !== 'ok') return;
 		await refreshOrders();
 		await notify(`Order ${seen.number} is saved.`);
 		onclose();
@@ -55,10 +45,10 @@
 	novalidate
 	onsubmit={(event) => void save(event)}
 >
-	<OrderFields {draft} {spools} {issues} />
-	{#if trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{trouble}</p>{/if}
+	<OrderFields {draft} {spools} issues={sending.issues} />
+	{#if sending.trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{sending.trouble}</p>{/if}
 	<div class="mt-5 flex flex-wrap gap-3">
-		<button type="submit" class="action" disabled={busy}>Save this order</button>
+		<button type="submit" class="action" disabled={sending.busy}>Save this order</button>
 		<button type="button" class="action-quiet min-h-11" onclick={onclose}>Leave it as it is</button>
 	</div>
 </form>

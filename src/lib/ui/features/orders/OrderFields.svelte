@@ -3,6 +3,7 @@
 	import type { WordedIssue } from '$lib/wording/issues';
 	import Plus from '@lucide/svelte/icons/plus';
 	import Field from '../../primitives/Field.svelte';
+	import TextArea from '../../primitives/TextArea.svelte';
 	import type { OrderDraft } from './order-draft.svelte';
 	import ReelWish from './ReelWish.svelte';
 
@@ -67,14 +68,7 @@
 		oninput={(value) => (draft.due = value)}
 	/>
 	<div class="sm:col-span-2">
-		<label for="order-notes" class="block text-[13px] text-soft">Notes</label>
-		<textarea
-			id="order-notes"
-			rows="2"
-			maxlength="2000"
-			bind:value={draft.notes}
-			class="w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
-		></textarea>
+		<TextArea label="Notes" value={draft.notes} oninput={(notes) => (draft.notes = notes)} />
 	</div>
 </div>
 {#each draft.prices as price, i (i)}

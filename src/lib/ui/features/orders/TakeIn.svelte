@@ -2,11 +2,9 @@
 	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import type { NamedSpool } from '$lib/orders/wish';
-	import type { WordedIssue } from '$lib/wording/issues';
 	import { savedOrder } from '../../state/answers';
-	import { troubleOf } from '../../state/api';
+	import { FormSend } from '../../state/form-send.svelte';
 	import { made, tellChange } from '../../state/undo.svelte';
-	import { usedAnswer, Write } from '../../state/write';
 	import { refreshOrders } from './changes';
 	import { OrderDraft } from './order-draft.svelte';
 	import OrderFields from './OrderFields.svelte';
@@ -14,22 +12,13 @@
 	/** Somebody stands at the counter: what is wanted, whose it is, when it is due. */
 	let { spools }: { spools: readonly NamedSpool[] } = $props();
 	const draft = new OrderDraft();
-	// One order is taken in here, however often it is tried.
-	const write = new Write({ once: true });
-	let issues = $state<readonly WordedIssue[]>([]);
-	let trouble = $state<string>();
-	let busy = $state(false);
+	const sending = new FormSend({ once: true });
 
 	async function takeIn(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		if (busy) return;
-		busy = true;
-		const reply = await write.send('POST', '/api/orders', draft.created(), savedOrder);
-		const saved = reply.kind === 'ok' ? reply.value : await usedAnswer(reply, savedOrder);
-		busy = false;
-		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble = saved ? undefined : troubleOf(reply, 'What you wrote stays here');
-		if (!saved) return;
+		const reply = await sending.send('POST', '/api/orders', draft.created(), savedOrder);
+		if (reply?.kind !== 'ok') return;
+		const saved = reply.value;
 		await tellChange({
 			said: `Order ${saved.number} is taken in.`,
 			...made(`/api/orders/${saved.id}`),
@@ -55,10 +44,10 @@
 	<p class="mb-3 max-w-[64ch] text-soft">
 		Write what is wanted as it is said to you. Wendle reads it into a set-up that you can still change on Fit.
 	</p>
-	<OrderFields {draft} {spools} {issues} />
-	{#if trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{trouble}</p>{/if}
+	<OrderFields {draft} {spools} issues={sending.issues} />
+	{#if sending.trouble}<p role="alert" class="mt-3 text-[16px] text-warn">{sending.trouble}</p>{/if}
 	<div class="mt-6 flex flex-wrap gap-3">
-		<button type="submit" class="action" disabled={busy}>Take the order in</button>
+		<button type="submit" class="action" disabled={sending.busy}>Take the order in</button>
 		<a class="action-quiet min-h-11" href="/orders">Back to the orders</a>
 	</div>
 </form>

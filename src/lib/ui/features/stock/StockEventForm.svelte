@@ -2,15 +2,13 @@
 	import { withUnit } from '$lib/core';
 	import type { StockEntry, StockEventKind } from '$lib/stock/stock';
 	import { EVENT_NAMES } from '$lib/stock/words';
-	import type { WordedIssue } from '$lib/wording/issues';
 	import { longUnit, smallUnit } from '$lib/wording/units';
 	import Field from '../../primitives/Field.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { id as madeId } from '../../state/answers';
-	import { troubleOf } from '../../state/api';
+	import { FormSend } from '../../state/form-send.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { made, tellChange } from '../../state/undo.svelte';
-	import { Write } from '../../state/write';
 	import { refreshStock } from './changes';
 
 	/** Something happened to what is on the shelf: it is cut, weighed, measured; boxes came, were taken, were counted. */
@@ -29,11 +27,9 @@
 	let amount = $state('');
 	let places = $state('1');
 	let day = $state<string>();
-	const write = new Write();
-	let issues = $state<readonly WordedIssue[]>([]);
-	let trouble = $state<string>();
-	let busy = $state(false);
-	const error = (field: string): string | undefined => issues.find(({ path }) => path[0] === field)?.message;
+	const sending = new FormSend({ beside: ({ path }) => ['amount', 'day'].includes(String(path[0])) });
+	const error = (field: string): string | undefined =>
+		sending.issues.find(({ path }) => path[0] === field)?.message;
 
 	const unit = $derived(
 		kind === 'weighed' ? 'g' : kind === 'depth' ? smallUnit(preferences.units) : longUnit(preferences.units)
@@ -42,8 +38,6 @@
 
 	async function save(event: SubmitEvent): Promise<void> {
 		event.preventDefault();
-		if (busy) return;
-		busy = true;
 		const body = {
 			kind,
 			day: day ?? preferences.today.toString(),
@@ -51,13 +45,8 @@
 			places: kind === 'depth' ? Number(places) : 1,
 			note: ''
 		};
-		const reply = await write.send('POST', `/api/stock/${entry.id}/events`, body, madeId);
-		busy = false;
-		issues = reply.kind === 'refused' ? reply.issues : [];
-		trouble = issues.some(({ path }) => path.length > 0)
-			? undefined
-			: troubleOf(reply, 'What you typed stays here');
-		if (reply.kind !== 'ok') return;
+		const reply = await sending.send('POST', `/api/stock/${entry.id}/events`, body, madeId);
+		if (reply?.kind !== 'ok') return;
 		amount = '';
 		await refreshStock();
 		await tellChange({
@@ -81,7 +70,10 @@
 		value={amount}
 		aside={ofBoxes || amount.trim() !== '' ? '' : unit}
 		error={error('amount')}
-		oninput={(value) => ([amount, issues] = [value, []])}
+		oninput={(value) => {
+			amount = value;
+			sending.changed('amount');
+		}}
 		oncommit={(value) => (amount = ofBoxes ? value : withUnit(value, unit))}
 	/>
 	<Field
@@ -91,7 +83,8 @@
 		error={error('day')}
 		oninput={(value) => (day = value)}
 	/>
-	<button type="submit" class="action-quiet min-h-10 justify-self-start" disabled={busy}>Write it down</button
+	<button type="submit" class="action-quiet min-h-10 justify-self-start" disabled={sending.busy}
+		>Write it down</button
 	>
 	{#if kind === 'depth'}
 		<div class="sm:col-span-4 sm:max-w-56">
@@ -104,4 +97,4 @@
 		</div>
 	{/if}
 </form>
-{#if trouble}<p role="alert" class="mt-2 text-[16px] text-warn">{trouble}</p>{/if}
+{#if sending.trouble}<p role="alert" class="mt-2 text-[16px] text-warn">{sending.trouble}</p>{/if}

@@ -2,10 +2,8 @@
 	import type { StockEntry } from '$lib/stock/stock';
 	import { EVENT_NAMES, showAmount } from '$lib/stock/words';
 	import { showDay } from '$lib/wording/dates';
-	import { send, troubleOf } from '../../state/api';
-	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { refreshStock, undoEvent } from './changes';
+	import { confirmEvent, undoEvent } from './changes';
 
 	/** What happened to something on the shelf, the newest first; a reading that doesn't fit is asked about. */
 	let { entry }: { entry: StockEntry } = $props();
@@ -21,13 +19,6 @@
 		event.spool === undefined
 			? EVENT_NAMES[event.kind].label
 			: `${event.kind === 'took' ? 'Taken' : 'Cut'} for ${event.spool || 'an unnamed spool'}`;
-
-	async function confirm(event: Event): Promise<void> {
-		const path = `/api/stock/${entry.id}/events/${event.id}`;
-		const trouble = troubleOf(await send('PUT', path, { changed: true }), 'The reading is still left out');
-		await refreshStock();
-		if (trouble !== undefined) await notify(trouble);
-	}
 </script>
 
 {#if entry.events.length > 0}
@@ -51,8 +42,10 @@
 							This doesn't fit what Wendle knows of the spool, so it isn't counted. Read it again. If it is
 							right, something was cut off that nobody wrote down.
 						</p>
-						<button type="button" class="mt-1 action-quiet min-h-9" onclick={() => void confirm(event)}
-							>It is right: count it</button
+						<button
+							type="button"
+							class="mt-1 action-quiet min-h-9"
+							onclick={() => void confirmEvent(entry.id, event.id)}>It is right: count it</button
 						>
 					</div>
 				{/if}

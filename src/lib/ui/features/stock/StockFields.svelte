@@ -3,7 +3,9 @@
 	import { KIND_NAMES, STOCK_KINDS, type StockForm } from '$lib/stock/stock';
 	import type { WordedIssue } from '$lib/wording/issues';
 	import { longUnit, smallUnit } from '$lib/wording/units';
+	import Colour from '../../primitives/Colour.svelte';
 	import Field from '../../primitives/Field.svelte';
+	import TextArea from '../../primitives/TextArea.svelte';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -17,7 +19,6 @@
 		onchange: (part: Partial<StockForm>) => void;
 	}
 	let { form, issues, onchange }: Props = $props();
-	const id = $props.id();
 	const preferences = usePreferences();
 	const long = $derived(longUnit(preferences.units));
 	const small = $derived(smallUnit(preferences.units));
@@ -104,19 +105,7 @@
 		oninput={(where) => onchange({ where })}
 	/>
 	{#if form.kind !== 'boxed'}
-		<div>
-			<label for="{id}-colour" class="block text-[13px] text-soft">Colour</label>
-			<div class="flex h-8 items-center gap-2">
-				<input
-					id="{id}-colour"
-					type="color"
-					class="h-7 w-10 border border-ink bg-transparent p-0.5"
-					value={form.colour || '#808080'}
-					oninput={(event) => onchange({ colour: event.currentTarget.value })}
-				/>
-				<span class="text-[13.5px] text-soft">{form.colour ? '' : 'not said'}</span>
-			</div>
-		</div>
+		<Colour value={form.colour} oninput={(colour) => onchange({ colour })} />
 	{/if}
 </div>
 {#if form.kind === 'bulk'}
@@ -147,13 +136,5 @@
 	</fieldset>
 {/if}
 <div class="mt-4">
-	<label for="{id}-note" class="block text-[13px] text-soft">Notes</label>
-	<textarea
-		id="{id}-note"
-		rows="2"
-		maxlength="2000"
-		value={form.note}
-		oninput={(event) => onchange({ note: event.currentTarget.value })}
-		class="w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
-	></textarea>
+	<TextArea label="Notes" value={form.note} oninput={(note) => onchange({ note })} />
 </div>

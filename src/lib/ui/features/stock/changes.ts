@@ -8,13 +8,13 @@ import { takenAway, tellChange } from '../../state/undo.svelte';
 const STOCK = 'wendle:stock';
 export const refreshStock = (): Promise<void> => invalidate(STOCK);
 
-/** What something on the shelf is called in a sentence. */
-export const KIND_WORDS: Readonly<Record<StockKind, string>> = {
-	bulk: 'This bulk spool',
-	end: 'This short end',
-	boxed: 'These boxed lines'
+const STANDING: Readonly<Record<StockKind, string>> = {
+	bulk: 'This bulk spool is',
+	end: 'This short end is',
+	boxed: 'These boxed lines are'
 };
-const isOr = (kind: StockKind): string => (kind === 'boxed' ? 'are' : 'is');
+/** How a sentence about something on the shelf begins. */
+export const standing = (kind: StockKind): string => STANDING[kind];
 
 /** Takes something out of the stock, says so, and offers to undo it. True when it is gone. */
 export async function takeOutOfStock({
@@ -28,7 +28,7 @@ export async function takeOutOfStock({
 		return false;
 	}
 	await tellChange({
-		said: `${KIND_WORDS[kind]} ${isOr(kind)} out of the stock.`,
+		said: `${standing(kind)} out of the stock.`,
 		...takenAway(path),
 		stays: 'It is still out of the stock',
 		refresh: refreshStock
@@ -61,4 +61,19 @@ export async function undoEvent(stockId: string, eventId: string, said: string):
 	await refreshStock();
 	if (trouble !== undefined) return notify(trouble);
 	await tellChange({ said, ...takenAway(path), stays: 'The entry is still undone', refresh: refreshStock });
+}
+
+/** Says that a reading which doesn't fit is right, and offers to undo that. */
+export async function confirmEvent(stockId: string, eventId: string): Promise<void> {
+	const put = (changed: boolean) => send('PUT', `/api/stock/${stockId}/events/${eventId}`, { changed });
+	const trouble = troubleOf(await put(true), 'The reading is still left out');
+	await refreshStock();
+	if (trouble !== undefined) return notify(trouble);
+	await tellChange({
+		said: 'The reading counts now.',
+		undo: () => put(false),
+		redo: () => put(true),
+		stays: 'The reading still counts',
+		refresh: refreshStock
+	});
 }
