@@ -11,6 +11,7 @@ import { readTechniques } from '$lib/ui/state/techniques-cookie';
 import { localeOf } from '$lib/wording/dates';
 import { UNITS_COOKIE } from '$lib/wording/units';
 import { closeDatabase, inPlace } from '$lib/server/db';
+import { withoutStatement } from '$lib/server/db/trouble';
 import { PLACE_COOKIE, placeOf, refuseFromElsewhere } from '$lib/server/place';
 import { todayIn } from '$lib/server/today';
 import { strandsNow } from '$lib/server/services';
@@ -65,14 +66,6 @@ function compressed(request: Request, response: Response): Response {
 	headers.set('Content-Encoding', 'gzip');
 	headers.delete('Content-Length');
 	return new Response(response.body.pipeThrough(new CompressionStream('gzip')), response);
-}
-
-/** A failure as it is logged: what the database says of itself holds the statement with all its values, names among them. */
-function withoutStatement(error: unknown): unknown {
-	const code = (error as { code?: unknown } | null)?.code;
-	if (!(error instanceof Error) || typeof code !== 'string' || !code.startsWith('SQLITE')) return error;
-	const frames = error.stack?.split('\n').filter((line) => /^\s+at /.test(line)) ?? [];
-	return [`the database answered ${code}`, ...frames].join('\n');
 }
 
 /** An unexpected failure: logged for whoever runs the server, told briefly to whoever uses it. */

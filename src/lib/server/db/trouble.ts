@@ -65,3 +65,11 @@ export function troubleBehind(error: unknown, path: string): DataTrouble | undef
 		return new DataTrouble('data_newer', path, error);
 	return undefined;
 }
+
+/** A failure as it is logged: what the database says of itself holds the statement with all its values, names among them. */
+export function withoutStatement(error: unknown): unknown {
+	const code = (error as { code?: unknown } | null)?.code;
+	if (!(error instanceof Error) || typeof code !== 'string' || !code.startsWith('SQLITE')) return error;
+	const frames = error.stack?.split('\n').filter((line) => /^\s+at /.test(line)) ?? [];
+	return [`the database answered ${code}`, ...frames].join('\n');
+}

@@ -2,7 +2,7 @@ import { readDay } from '$lib/core';
 import { newSetup } from '$lib/setup/presets';
 import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import papa from 'papaparse';
@@ -13,7 +13,7 @@ import { openDatabase } from '../db/open';
 import { valueOf } from '../outcome';
 import { create } from '../testing';
 import { addEvents, startRun } from './runs';
-import { csvOf, spreadsheetOf } from './tables';
+import { csvOf, spreadsheetOf, TABLES } from './tables';
 
 const TODAY = readDay('2026-11-28')!;
 let directory: string;
@@ -123,5 +123,16 @@ describe('tables for a spreadsheet', () => {
 		expect(await rowsOf('readings', 'yd-in', TODAY)).toMatchObject([
 			{ read_in: '0.622', turns_on: '600', what: 'depth', read_at: '2026-11-28T10:00:01.000Z', job: 'wind' }
 		]);
+	});
+
+	it('have the columns that are documented, in that order', async () => {
+		db = await openDatabase(directory);
+		const documented = readFileSync(new URL('../../../../docs/tables.md', import.meta.url), 'utf8');
+		for (const name of Object.keys(TABLES) as (keyof typeof TABLES)[]) {
+			const [head = ''] = (await csvOf(db, name, 'm-mm', TODAY)).split('\r\n');
+			const section = documented.split(`## ${name}\n`)[1]?.split('\n## ')[0] ?? '';
+			const columns = [...section.matchAll(/^\| `([a-z_]+)`/gm)].map(([, column]) => column);
+			expect(columns, name).toEqual(head.split(','));
+		}
 	});
 });

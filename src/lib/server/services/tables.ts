@@ -10,7 +10,8 @@ import { Lengths, type Table } from './tables/table';
 
 /** What is kept, as tables for a spreadsheet: a row a thing, the unit in each column's name. Columns only ever come after these. */
 
-const TABLES = {
+/** Each table by its name; `docs/tables.md` says what its columns are. */
+export const TABLES = {
 	spools: spoolsTable,
 	strands: strandsTable,
 	windings: windingsTable,

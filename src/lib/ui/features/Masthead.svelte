@@ -64,7 +64,7 @@
 		>
 		<nav
 			bind:this={nav}
-			class="order-last flex w-full gap-2.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
+			class="relative order-last flex w-full gap-2.5 overflow-x-auto sm:order-none sm:w-auto sm:gap-5"
 			aria-label="Places"
 		>
 			{#each places as { href, label, on } (label)}
