@@ -47,6 +47,20 @@ export default tseslint.config(
 		}
 	},
 	{
+		files: ['src/lib/ui/**', 'src/routes/**/*.svelte'],
+		ignores: ['src/lib/ui/state/refresh.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					name: '$app/navigation',
+					importNames: ['invalidate', 'invalidateAll'],
+					message: 'Read anew with ui/state/refresh.ts: it calls off nobody on the way to another page.'
+				}
+			]
+		}
+	},
+	{
 		files: ['src/lib/server/services/**/*.ts', 'src/lib/server/repositories/**/*.ts', 'src/routes/**/*.ts'],
 		ignores: ['**/*.test.ts'],
 		rules: {

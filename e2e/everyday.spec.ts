@@ -87,13 +87,13 @@ test('the picture is the model: as many circles as turns, and it can be taken ou
 	expect(circles.reduce((a, b) => a + b, 0)).toBe(await answer(page, 'turns'));
 
 	const saved = page.waitForEvent('download');
-	await page.getByRole('button', { name: 'SVG' }).click();
+	await page.getByRole('button', { name: 'SVG', exact: true }).click();
 	const svg = readFileSync(await (await saved).path(), 'utf8');
 	expect((await saved).suggestedFilename()).toBe('tarn-reel-a-char.svg');
 	expect(svg).toContain('xmlns="http://www.w3.org/2000/svg"');
 	expect(svg).not.toContain('var(--backing)"/>');
 	const picture = page.waitForEvent('download');
-	await page.getByRole('button', { name: 'PNG' }).click();
+	await page.getByRole('button', { name: 'PNG', exact: true }).click();
 	expect(
 		readFileSync(await (await picture).path())
 			.subarray(1, 4)

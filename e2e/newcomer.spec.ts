@@ -129,14 +129,13 @@ test("a screen reader's tree makes sense: Fit, Bench, Match, Care", async ({ pag
       - heading "Care" [level=1]
       - form "Days out"
       - search
-      - region "Estuary reel, sea-run char":
-        - heading "Estuary reel, sea-run char" [level=2]
-        - list:
-          - listitem:
-            - heading "Weight-forward 8, intermediate" [level=3]
-            - list:
-              - listitem:
-                - button "Cleaned"
+      - heading "Estuary reel, sea-run char" [level=2]
+      - list:
+        - listitem:
+          - heading "Weight-forward 8, intermediate" [level=3]
+          - list:
+            - listitem:
+              - button "Cleaned"
   `);
 });
 

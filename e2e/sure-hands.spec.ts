@@ -236,6 +236,41 @@ test('many spools: looked for, sorted, grouped, one line each; the address says 
 	await expect(title(page)).toHaveText('Wind the backing');
 });
 
+test('what is filled in before the page answers is there once it does, and counts', async ({
+	page,
+	demo
+}) => {
+	const bench = (await fitOf(page, 'Tarn reel B, sinker')).replace('/fit/', '/bench/');
+	let letGo = (): void => {};
+	const held = new Promise<void>((resolve) => (letGo = resolve));
+	await page.route('**/*.js', async (route) => {
+		await held;
+		await route.continue();
+	});
+	await page.goto(demo.url + bench, { waitUntil: 'commit' });
+	const tap = page.getByLabel('a tap is');
+	await tap.fill('200');
+	letGo();
+	await page.locator('[data-ready]').waitFor();
+	await tap.blur();
+	await expect(tap).toHaveValue('200');
+	await expect(page.getByRole('button', { name: /^200\s+turns/ })).toBeVisible();
+});
+
+test('what is being typed stays, whatever happens on the page meanwhile', async ({ page, demo, context }) => {
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	const other = await context.newPage();
+	await toBench(other);
+	const tap = page.getByLabel('a tap is');
+	await tap.fill('200');
+	await other.getByRole('button', { name: /^10\s+turns/ }).click();
+	await expect(turns(page)).toHaveText('10');
+	await expect(tap).toHaveValue('200');
+	await tap.blur();
+	await expect(page.getByRole('button', { name: /^200\s+turns/ })).toBeVisible();
+});
+
 test('a button that is pressed before the page answers does what it says once it does', async ({
 	page,
 	server

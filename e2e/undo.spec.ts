@@ -59,6 +59,40 @@ test('fields of a set-up go back change by change, and a visit as a whole', asyn
 	await expect(page.getByLabel('Across the arbor')).toHaveValue('38 mm');
 });
 
+for (const late of ['the undo', 'the page'] as const)
+	test(`a link that is pressed while an undo is on its way is followed, and shows what was undone: ${late} comes last`, async ({
+		page,
+		server
+	}) => {
+		await page.goto(server.url);
+		await measured(page);
+		await page.getByLabel('Name of the spool').fill('Alder 6');
+		const rim = page.getByLabel('Across the rims');
+		await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+		await page.reload();
+		await rim.fill('90 mm');
+		await page.getByRole('link', { name: 'Rack', exact: true }).click();
+		const button = page.getByRole('button', undo);
+		await expect(button).toHaveAttribute('title', 'Undo: Alder 6 was changed.');
+
+		let letGo = (): void => {};
+		const held = new Promise<void>((resolve) => (letGo = resolve));
+		const wayOf = { 'the undo': '**/api/setups/*', 'the page': '**/fit/*/__data.json*' }[late];
+		await page.route(wayOf, async (route) => {
+			await held;
+			await route.continue();
+		});
+		const undone =
+			late === 'the page'
+				? page.waitForResponse((reply) => reply.request().method() === 'PUT')
+				: Promise.resolve();
+		await button.click();
+		await page.locator('[data-spool="Alder 6"] a').first().click();
+		await (late === 'the page' ? undone : expect(rim).toHaveValue('90 mm'));
+		letGo();
+		await expect(rim).toHaveValue('84 mm');
+	});
+
 test('what was only tried out leaves no spool without a name, unless it is kept', async ({
 	page,
 	server

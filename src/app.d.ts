@@ -1,12 +1,13 @@
 import type { ChosenTechniques, Day } from '$lib/core';
 import type { Place } from '$lib/inventory/place';
 import type { Theme } from '$lib/ui/state/cookies';
+import type { Early } from '$lib/ui/state/early';
 import type { UnitSystem } from '$lib/wording/units';
 
 declare global {
 	interface Window {
-		/** A button that was pressed before the page answered: see `app.html`. */
-		pressedEarly?: HTMLElement;
+		/** What was done before the page answered: see `app.html`. */
+		early?: Early;
 	}
 	namespace App {
 		interface Locals {

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
+	import { refreshAll } from '$lib/ui/state/refresh';
 
 	/** Something that may pass: the data file, or this machine. */
 	const passes = $derived(page.status >= 500);
@@ -8,7 +8,7 @@
 	/** Keeps the window when it can; until the page hears clicks, the link itself asks again. */
 	function askAgain(event: MouseEvent): void {
 		event.preventDefault();
-		void invalidateAll();
+		void refreshAll();
 	}
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { afterNavigate, goto, invalidateAll } from '$app/navigation';
+	import { afterNavigate, goto } from '$app/navigation';
 	import { page } from '$app/state';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import SampleBar from '$lib/ui/features/SampleBar.svelte';
@@ -10,6 +10,8 @@
 	import { isShortcut, isUndo } from '$lib/ui/state/shortcuts';
 	import { undoLast } from '$lib/ui/state/undo.svelte';
 	import { untrack } from 'svelte';
+	import { doEarly } from '$lib/ui/state/early';
+	import { refreshAll } from '$lib/ui/state/refresh';
 	import '../app.css';
 
 	let { data, children } = $props();
@@ -29,11 +31,10 @@
 		if (help) asked = true;
 	});
 	stayWhileAway();
-	// From here on the page answers to what is done with it, and to the button that was pressed before.
+	// From here on the page answers to what is done with it, and to what was done before.
 	afterNavigate(() => {
 		document.documentElement.dataset['alive'] = '';
-		window.pressedEarly?.click();
-		delete window.pressedEarly;
+		doEarly();
 	});
 	$effect(() => {
 		preferences.today = data.today;
@@ -42,7 +43,7 @@
 	function lookAtTheDay(): void {
 		if (document.hidden || todayHere().compare(data.today) === 0) return;
 		rememberZone();
-		void invalidateAll();
+		void refreshAll();
 	}
 	$effect(() => untrack(lookAtTheDay));
 	// A browser takes long to name its zone, and nobody waits for it.

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
 	import { page } from '$app/state';
 	import { arranged } from '$lib/ui/features/rack/arranged';
 	import ChosenBar from '$lib/ui/features/rack/ChosenBar.svelte';
@@ -15,6 +14,7 @@
 	import Plus from '@lucide/svelte/icons/plus';
 	import { notify } from '$lib/ui/state/notices.svelte';
 	import { takenAway, tellChange } from '$lib/ui/state/undo.svelte';
+	import { refresh } from '$lib/ui/state/refresh';
 
 	let { data } = $props();
 	const preferences = usePreferences();
@@ -37,19 +37,19 @@
 	const pick = (id: string): void =>
 		void (picked = new Set(picked?.has(id) ? [...picked].filter((other) => other !== id) : [...picked!, id]));
 
-	const refresh = (): Promise<void> => invalidate('wendle:rack');
+	const refreshRack = (): Promise<void> => refresh('wendle:rack');
 
 	async function drop(plan: string): Promise<void> {
 		const reply = await send('DELETE', `/api/setups/${plan}`);
 		const trouble = troubleOf(reply, 'The plan is still there');
 		if (trouble !== undefined) return notify(trouble);
-		await refresh();
+		await refreshRack();
 		void tellChange({
 			said: 'The plan is dropped.',
 			label: 'Plan it again',
 			...takenAway(`/api/setups/${plan}`),
 			stays: 'The plan is still dropped',
-			refresh
+			refresh: refreshRack
 		});
 	}
 
@@ -68,7 +68,7 @@
 			await toEach(ids, takeOff),
 			`${one ?? 'Some of them'} may still be on the rack`
 		);
-		await refresh();
+		await refreshRack();
 		if (trouble !== undefined) return notify(trouble);
 		picked = undefined;
 		void tellChange({
@@ -76,7 +76,7 @@
 			label: one ? 'Put it back' : 'Put them back',
 			undo: () => toEach(ids, putBack),
 			stays: `${one ?? 'Some of them'} may still be off the rack`,
-			refresh
+			refresh: refreshRack
 		});
 	}
 </script>

@@ -26,6 +26,11 @@
 		clearTimeout(settling);
 		settling = setTimeout(() => (typing = false), SETTLE_MS);
 	}
+	function type(text: string): void {
+		clearTimeout(settling);
+		typing = true;
+		oninput(text);
+	}
 	const shownError = $derived(typing ? undefined : error);
 </script>
 
@@ -38,7 +43,7 @@
 	>
 		<input
 			{id}
-			{value}
+			bind:value={() => value, type}
 			aria-label={inline ? label : undefined}
 			autocomplete="off"
 			spellcheck="false"
@@ -48,11 +53,6 @@
 				: 'w-full flex-1 py-0.5 text-[17px]'}"
 			aria-invalid={shownError ? true : undefined}
 			aria-describedby={shownError ? `${id}-error` : aside ? `${id}-aside` : undefined}
-			oninput={(event) => {
-				clearTimeout(settling);
-				typing = true;
-				oninput(event.currentTarget.value);
-			}}
 			onchange={(event) => {
 				settle();
 				oncommit?.(event.currentTarget.value);

@@ -1,4 +1,6 @@
 <script lang="ts">
+	import NumberInput from './NumberInput.svelte';
+
 	/** A plain number; one that is out of bounds is not taken over, and shown again as it was. */
 	interface Props {
 		label: string;
@@ -19,22 +21,14 @@
 
 <div class="min-w-0">
 	<label for={id} class={quiet ? 'sr-only' : 'block text-[13px] text-soft'}>{label}</label>
-	<input
+	<NumberInput
 		{id}
-		type="number"
 		{min}
 		{max}
 		{step}
-		value={value ?? ''}
-		required={!empty}
+		{value}
+		{empty}
+		{onchange}
 		class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px] font-medium"
-		oninput={({ currentTarget: { valueAsNumber: typed } }) => {
-			if (typed >= min && typed <= max) onchange(typed);
-		}}
-		onchange={({ currentTarget }) => {
-			const typed = currentTarget.valueAsNumber;
-			if (Number.isNaN(typed) && empty) onchange(undefined);
-			else if (!(typed >= min && typed <= max)) currentTarget.value = String(value ?? '');
-		}}
 	/>
 </div>

@@ -16,7 +16,6 @@
 	{id}
 	rows="2"
 	maxlength={MOST}
-	{value}
-	oninput={(event) => oninput(event.currentTarget.value)}
+	bind:value={() => value, oninput}
 	class="w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
 ></textarea>

@@ -1,10 +1,10 @@
-import { invalidate } from '$app/navigation';
 import type { Day } from '$lib/core';
 import { toJson } from '$lib/inventory/json';
 import { v4 as uuid } from 'uuid';
 import { send, troubleOf, type Reply } from './api';
 import { notify } from './notices.svelte';
 import { tellChange } from './undo.svelte';
+import { refresh } from './refresh';
 
 /** Something to be written down of a strand; without a day it happened today. */
 export interface Writing {
@@ -35,7 +35,7 @@ const stamped = (events: readonly Writing[], today: Day): readonly Written[] =>
 export const teller =
 	(today: () => Day): TellWritten =>
 	async (written, said) => {
-		await invalidate('wendle:care');
+		await refresh('wendle:care');
 		// That an event was undone is an event too, which is undone in its turn.
 		let latest = written;
 		let asked: readonly Written[] | undefined;
@@ -54,7 +54,7 @@ export const teller =
 			undo: takeBack,
 			redo: takeBack,
 			stays: 'It is still written down',
-			refresh: () => invalidate('wendle:care')
+			refresh: () => refresh('wendle:care')
 		});
 	};
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { afterNavigate, invalidate, replaceState } from '$app/navigation';
+	import { afterNavigate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
 	import { behindFirst } from '$lib/core';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
@@ -37,6 +37,7 @@
 	import Trouble from './Trouble.svelte';
 	import Techniques from './Techniques.svelte';
 	import { WindingState } from './winding.svelte';
+	import { refresh } from '../../state/refresh';
 
 	let {
 		setup,
@@ -344,6 +345,6 @@
 		setupId={setup.id}
 		{job}
 		own={setup.form.fill.schools}
-		onchanged={() => invalidate('wendle:bench')}
+		onchanged={() => refresh('wendle:bench')}
 	/>
 </Sheet>

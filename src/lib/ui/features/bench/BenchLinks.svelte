@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
 	import { jobText, type BenchJob } from '$lib/bench/work';
 	import type { BenchForm } from '../../state/cookies';
 	import { rememberBenchForm } from '../../state/preferences.svelte';
 	import WhoWinds from './WhoWinds.svelte';
+	import { refresh } from '../../state/refresh';
 
 	/** Beside the steps: who winds, and where else to look. */
 	interface Props {
@@ -21,11 +21,11 @@
 	const other = $derived(form === 'short' ? 'steps' : 'short');
 	function switchForm(): void {
 		rememberBenchForm(other);
-		void invalidate('wendle:bench');
+		void refresh('wendle:bench');
 	}
 </script>
 
-<WhoWinds {winder} {winders} onchanged={() => void invalidate('wendle:bench')} />
+<WhoWinds {winder} {winders} onchanged={() => void refresh('wendle:bench')} />
 <div class="no-print figure mt-3 flex flex-wrap gap-x-4 gap-y-1 text-[15px]">
 	<button type="button" class="min-h-8 underline" onclick={onways}>How you do it</button>
 	{#if doing.kind === 'wind' || doing.kind === 'swap'}

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import {
 		gapOfTechnique,
 		JOINT_BUYS,
@@ -24,6 +23,7 @@
 	import { rememberChange } from '../../state/undo.svelte';
 	import { Write } from '../../state/write';
 	import { usePreferences } from '../../state/preferences.svelte';
+	import { refreshAll } from '../../state/refresh';
 
 	/** Where people differ: each way with what it buys, for this set-up or for every one of this person's. */
 	interface Props {
@@ -68,7 +68,7 @@
 			undo: () => put(before),
 			redo: () => put(ways),
 			stays: 'The technique is as you chose it',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 	}
 	const usedTo = (key: TechniqueKey): SaveTechniques => ({ schools: { [key]: own[key] ?? null } });

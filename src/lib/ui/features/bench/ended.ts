@@ -1,10 +1,11 @@
-import { goto, invalidateAll } from '$app/navigation';
+import { goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import type { Ended } from '$lib/bench/run';
 import type { Day } from '$lib/core';
 import { notify } from '../../state/notices.svelte';
 import { made, rememberChange } from '../../state/undo.svelte';
 import { teller } from '../../state/writing';
+import { refreshAll } from '../../state/refresh';
 
 /** A winding was saved: says so, with its label at hand, and goes to its order where it is one's, and otherwise to the rack. */
 export async function windingSaved(
@@ -23,7 +24,7 @@ export async function windingSaved(
 		said,
 		...made(`/api/records/${record}`),
 		stays: 'The winding is still on the rack',
-		refresh: invalidateAll
+		refresh: refreshAll
 	});
 	await goto(order ? resolve('/orders/[id]', order) : resolve('/'), { invalidateAll: true });
 }

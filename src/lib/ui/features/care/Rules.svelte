@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import {
 		JOB_NAMES,
 		STRAND_KINDS,
@@ -11,6 +10,7 @@
 	} from '$lib/core';
 	import X from '@lucide/svelte/icons/x';
 	import NumberField from '../../primitives/NumberField.svelte';
+	import NumberInput from '../../primitives/NumberInput.svelte';
 	import Select from '../../primitives/Select.svelte';
 	import { type Reply, troubleOf } from '../../state/api';
 	import { currentRules } from '../../state/answers';
@@ -18,6 +18,7 @@
 	import { tellChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { mergedRules } from './merged-rules';
+	import { refreshAll } from '../../state/refresh';
 
 	/** What falls due, and when: anyone's to edit. An empty field does not count. */
 	interface Props {
@@ -66,7 +67,7 @@
 		if (theirs && changed) {
 			const merged = mergedRules(before, changed, theirs.rules as CareRule[]);
 			if (merged.clash !== undefined) {
-				await invalidateAll();
+				await refreshAll();
 				return notify(`Another window changed the rules as well. ${merged.clash}`, {
 					action: { label: "Use this window's", onClick: () => void save(merged.rules, said) }
 				});
@@ -74,7 +75,7 @@
 			reply = await put(merged.rules, theirs.version);
 		}
 		// What was refused is shown as it was before.
-		await invalidateAll();
+		await refreshAll();
 		const trouble = troubleOf(reply, 'The rules are as they were');
 		if (trouble !== undefined) await notify(trouble);
 		else
@@ -82,14 +83,14 @@
 				said,
 				undo: () => put(wereUsual ? undefined : before, version),
 				stays: 'The rules are as you changed them',
-				refresh: invalidateAll
+				refresh: refreshAll
 			});
 	}
-	function change(at: number, key: Field, value: number): Promise<void> {
+	function change(at: number, key: Field, value: number | undefined): Promise<void> {
 		const changed = rules.map((rule, i): CareRule => {
 			if (i !== at) return rule;
 			const { [key]: _, ...rest } = rule;
-			return Number.isFinite(value) ? { ...rest, [key]: value } : rest;
+			return value === undefined ? rest : { ...rest, [key]: value };
 		});
 		return save(changed);
 	}
@@ -128,19 +129,16 @@
 						<td class="pr-6">{rule.kinds.map((kind) => ROLE_NAMES[kind]).join(', ')}</td>
 						{#each FIELDS as { key, label, least, most, step } (key)}
 							<td class="pr-4">
-								<input
-									type="number"
+								<NumberInput
 									min={least}
 									max={most}
 									{step}
-									value={rule[key] ?? ''}
+									value={rule[key]}
+									empty
+									late
 									aria-label="{JOB_NAMES[rule.job]}: {label}"
 									class="w-20 border-b-[1.5px] border-ink bg-transparent py-0.5 text-[16px]"
-									onchange={async ({ currentTarget }) => {
-										await change(i, key, currentTarget.valueAsNumber);
-										// What was not taken over is not shown as taken.
-										currentTarget.value = String(rules[i]?.[key] ?? '');
-									}}
+									onchange={(typed) => change(i, key, typed)}
 								/>
 							</td>
 						{/each}

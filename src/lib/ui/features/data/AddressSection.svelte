@@ -1,9 +1,9 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
 	import type { Address } from '$lib/inventory/address';
 	import Field from '../../primitives/Field.svelte';
 	import { send, troubleOf } from '../../state/api';
 	import { tellChange } from '../../state/undo.svelte';
+	import { refresh } from '../../state/refresh';
 
 	/** Where the codes on labels and tickets lead. */
 	let { address }: { address: Address } = $props();
@@ -11,7 +11,7 @@
 	let wrong = $state<string>();
 	const text = $derived(typed ?? address.chosen ?? '');
 
-	const refresh = (): Promise<void> => invalidate('wendle:data');
+	const refreshData = (): Promise<void> => refresh('wendle:data');
 	const put = (to: string) => send('PUT', '/api/address', { address: to });
 	async function save(to: string): Promise<void> {
 		const before = address.chosen ?? '';
@@ -19,7 +19,7 @@
 		wrong = troubleOf(reply, 'What you typed stays here');
 		if (wrong !== undefined) return;
 		typed = undefined;
-		await refresh();
+		await refreshData();
 		await tellChange({
 			said:
 				to.trim() === ''
@@ -28,7 +28,7 @@
 			undo: () => put(before),
 			redo: () => put(to),
 			stays: 'The address is as you saved it',
-			refresh
+			refresh: refreshData
 		});
 	}
 </script>

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import type { ArchiveMode } from '$lib/inventory/archive';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { made, tellChange } from '../../state/undo.svelte';
 	import ArchiveChanges from './ArchiveChanges.svelte';
 	import { Incoming } from './incoming.svelte';
+	import { refreshAll } from '../../state/refresh';
 
 	/** Everything out as one file, and in again here or on another server. */
 	const incoming = new Incoming();
@@ -45,12 +45,12 @@
 		const id = await incoming.bringIn(mode);
 		busy = false;
 		if (id === undefined) return;
-		await invalidateAll();
+		await refreshAll();
 		void tellChange({
 			said: 'The archive is brought in.',
 			...made(`/api/archive/imports/${id}`),
 			stays: 'What came with the archive is still here',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 	}
 </script>

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
 	import { formatNumber } from '$lib/core';
 	import { send, troubleOf } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
+	import { refresh } from '../../state/refresh';
 
 	/** Backups: make one, keep one elsewhere, go back to one. */
 	interface Props {
@@ -26,7 +26,7 @@
 	}
 	async function make(): Promise<void> {
 		if (!(await act('/api/backups', { of: 'everything' }, 'No backup was made'))) return;
-		await invalidate('wendle:data');
+		await refresh('wendle:data');
 		void notify('Everything is backed up.');
 	}
 	async function restore(name: string): Promise<void> {

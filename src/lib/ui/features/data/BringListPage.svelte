@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
 	import { resolve } from '$app/paths';
 	import { guessColumns, LIST_FIELDS, type Columns } from '$lib/inventory/list/columns';
 	import { readList, type ListRow, type There } from '$lib/inventory/list/read-list';
@@ -11,6 +11,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { tellChange } from '../../state/undo.svelte';
 	import { Write } from '../../state/write';
+	import { refreshAll } from '../../state/refresh';
 
 	/** A list of reels or lines from a spreadsheet: its columns are matched, it is shown, and brought in when somebody says so. */
 	let { there }: { there: There } = $props();
@@ -81,7 +82,7 @@
 			said: `${counted(coming.length)} came in.`,
 			undo: () => send('POST', '/api/lists/undo', brought),
 			stays: 'What came in is still here',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 		await goto(kind === 'reels' ? resolve('/') : resolve('/care'), { invalidateAll: true });
 	}

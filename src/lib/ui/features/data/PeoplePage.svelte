@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import type { Person } from '$lib/inventory/people';
 	import { winderOf } from '$lib/inventory/winder';
 	import { showDay } from '$lib/wording/dates';
@@ -9,6 +8,7 @@
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { Write } from '../../state/write';
+	import { refreshAll } from '../../state/refresh';
 
 	/** Everybody whose name Wendle has: what it has of them, to take along or to delete. */
 	interface Props {
@@ -61,7 +61,7 @@
 		if (trouble !== undefined) return notify(trouble);
 		asking = undefined;
 		if (winderOf(preferences.winder) === winderOf(name)) preferences.winder = '';
-		await invalidateAll();
+		await refreshAll();
 		await notify(`${name} is deleted.`);
 	}
 </script>

@@ -5,7 +5,7 @@
 	import { showLeader, showLong, showSmall, showTurns } from '$lib/wording/units';
 	import { roleName } from '$lib/wording/strands';
 	import Download from '@lucide/svelte/icons/download';
-	import { tick } from 'svelte';
+	import { tick, untrack } from 'svelte';
 	import { saveDrawing } from '../../charts/export/save';
 	import Section from '../../charts/section/Section.svelte';
 	import Thread, { type ThreadItem } from '../../charts/thread/Thread.svelte';
@@ -65,6 +65,12 @@
 	// It is read anew when a winding was left out.
 	$effect(() => {
 		start.learnt = learnt;
+	});
+
+	// The page is told anew what the server has, after an undo for instance.
+	$effect(() => {
+		const [now, as] = [saved, form];
+		untrack(() => void store.follow(now, structuredClone(as)));
 	});
 
 	let ready = $state(false);
@@ -149,8 +155,7 @@
 				class="w-full min-w-0 bg-transparent text-[26px] leading-tight font-bold tracking-tight placeholder:text-soft"
 				placeholder="Name this spool"
 				maxlength="80"
-				value={fit.form.spool.name}
-				oninput={(event) => fit.change((form) => (form.spool.name = event.currentTarget.value))}
+				bind:value={() => fit.form.spool.name, (name) => fit.change((form) => (form.spool.name = name))}
 			/>
 		</h1>
 		<SaveNote {store} />

@@ -158,6 +158,22 @@ export class SetupStore {
 		return clashes.length > 0 ? 'held' : this.#save();
 	}
 
+	/**
+	 * What the server has now, as the page was told anew: it is shown where nothing here waits to be saved. Where something does, its
+	 * save puts both together.
+	 */
+	async follow(now: SavedAs | undefined, form: SetupForm): Promise<void> {
+		const isNews = (): boolean =>
+			now?.id === this.known?.id && now!.version > this.known!.version && this.autosave.state === 'saved';
+		if (!now || !isNews()) return;
+		const { become } = await import('$lib/setup/merge');
+		if (!isNews()) return;
+		this.known = now;
+		this.#base = this.#inCommon(form);
+		become(this.#options.live(), form);
+		this.#options.onmerged();
+	}
+
 	/** Ends a conflict: of each field that clashes theirs is taken, or mine stays. */
 	async settle(takesTheirs: readonly boolean[]): Promise<void> {
 		const { become, withValue } = await import('$lib/setup/merge');

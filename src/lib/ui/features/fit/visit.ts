@@ -1,4 +1,4 @@
-import { beforeNavigate, goto, invalidateAll } from '$app/navigation';
+import { beforeNavigate, goto } from '$app/navigation';
 import { resolve } from '$app/paths';
 import type { SetupForm } from '$lib/setup/form';
 import { onDestroy } from 'svelte';
@@ -6,6 +6,7 @@ import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 import { made, rememberChange, takenAway, tellChange } from '../../state/undo.svelte';
 import type { SetupStore } from './store.svelte';
+import { refreshAll } from '../../state/refresh';
 
 /** A visit to a set-up. */
 interface Visit {
@@ -37,7 +38,7 @@ export function rememberVisit(store: SetupStore, { began, isNew, form }: Visit):
 				said: `${nameOf(form())} was changed.`,
 				undo: () => send('PUT', `/api/setups/${id}`, { form: began, version }),
 				stays: 'It is as you changed it',
-				refresh: invalidateAll
+				refresh: refreshAll
 			});
 		else if (to === '/' && form().spool.name.trim() === '') void takeOff(spoolId);
 		else
@@ -56,12 +57,12 @@ async function takeOff(spoolId: string): Promise<void> {
 		'The set-up without a name is on the rack'
 	);
 	if (trouble !== undefined) return notify(trouble);
-	await invalidateAll();
+	await refreshAll();
 	await tellChange({
 		said: "The set-up had no name, so it isn't on the rack.",
 		label: 'Keep it',
 		...takenAway(`/api/spools/${spoolId}`),
 		stays: "It still isn't on the rack",
-		refresh: invalidateAll
+		refresh: refreshAll
 	});
 }

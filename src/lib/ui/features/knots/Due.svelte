@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { invalidateAll } from '$app/navigation';
 	import { dayOf, findKnot } from '$lib/core';
 	import type { Practice } from '$lib/bench/practice';
 	import { showDay } from '$lib/wording/dates';
@@ -8,6 +7,7 @@
 	import { Write } from '../../state/write';
 	import { rememberChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
+	import { refreshAll } from '../../state/refresh';
 
 	/** What is due, in the order it should be looked at, and the day it all has to be ready for. */
 	let { practice, now }: { practice: Practice; now: number } = $props();
@@ -34,17 +34,21 @@
 	]);
 
 	const write = new Write();
-	async function setSeason(windsOn: string): Promise<void> {
+	/** The day that is being typed; what is kept stands there otherwise. */
+	let draft = $state<string>();
+	async function setSeason(): Promise<void> {
+		const windsOn = draft;
 		const before = practice.windsOn ?? null;
 		const put = (day: typeof before) => write.send('PUT', '/api/practice', { windsOn: day });
 		const trouble = troubleOf(await put(windsOn || null), 'The date was not saved');
 		if (trouble !== undefined) return notify(trouble);
-		await invalidateAll();
+		await refreshAll();
+		if (draft === windsOn) draft = undefined;
 		rememberChange({
 			said: 'The day you next wind your spools was changed.',
 			undo: () => put(before),
 			stays: 'The date is as you changed it',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 	}
 	function told({ dueAt, dueOn, sessions, remembered }: Progress): string {
@@ -60,9 +64,9 @@
 	<span class="block text-[13px] text-soft">The day you next wind your spools</span>
 	<input
 		type="date"
-		value={practice.windsOn ?? ''}
+		bind:value={() => draft ?? practice.windsOn ?? '', (typed) => (draft = typed)}
 		class="figure w-full border-b-[1.5px] border-ink bg-transparent py-1 text-[17px]"
-		onchange={(event) => void setSeason(event.currentTarget.value)}
+		onchange={() => void setSeason()}
 	/>
 	<span class="mt-1 block text-[13.5px] text-soft">
 		{practice.windsOn

@@ -8,6 +8,7 @@
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { saveDrawing } from '../../charts/export/save';
 	import { withMeanings } from '$lib/wording/meanings';
+	import NumberInput from '../../primitives/NumberInput.svelte';
 	import Prose from '../../primitives/Prose.svelte';
 	import { isShortcut } from '../../state/shortcuts';
 	import { Playback } from './playback.svelte';
@@ -117,14 +118,14 @@
 			{#if knot.wraps.most > knot.wraps.least}
 				<label class="figure flex items-center gap-2">
 					{knot.wraps.noun}
-					<input
-						type="number"
+					<NumberInput
 						min={knot.wraps.least}
 						max={knot.wraps.most}
 						value={wraps}
+						late
 						class="w-16 border-b-[1.5px] border-ink bg-transparent py-1 text-[18px]"
-						onchange={(event) => {
-							asked = event.currentTarget.valueAsNumber;
+						onchange={(typed) => {
+							asked = typed;
 							remember();
 						}}
 					/>

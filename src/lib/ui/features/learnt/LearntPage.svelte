@@ -4,11 +4,11 @@
 	import { showDay } from '$lib/wording/dates';
 	import { showSmall } from '$lib/wording/units';
 	import { send, troubleOf } from '../../state/api';
-	import { invalidateAll } from '$app/navigation';
 	import { rememberChange } from '../../state/undo.svelte';
 	import { notify } from '../../state/notices.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import BeforeNowBar from './BeforeNowBar.svelte';
+	import { refreshAll } from '../../state/refresh';
 
 	interface Props {
 		told: LearntAnswer;
@@ -44,7 +44,7 @@
 			undo: () => put(!counts),
 			redo: () => put(counts),
 			stays: 'It is as you changed it',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 	}
 </script>

@@ -72,8 +72,7 @@
 								<input
 									class="figure w-20 border-b border-ink bg-transparent text-right text-[15px]"
 									aria-label="Gap to keep with {line.short}"
-									value={wanted[line.key]}
-									oninput={(event) => (wanted[line.key] = event.currentTarget.value)}
+									bind:value={wanted[line.key]}
 								/>
 							{/if}
 						</li>

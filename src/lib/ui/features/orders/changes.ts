@@ -1,20 +1,16 @@
-import { invalidate } from '$app/navigation';
-import { navigating } from '$app/state';
 import type { NextReel } from '$lib/orders/board';
 import { STATE_NAMES, type OrderState } from '$lib/orders/order';
 import { isThere, send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 import { listen } from '../../state/stream';
 import { takenAway, tellChange } from '../../state/undo.svelte';
+import { refresh } from '../../state/refresh';
 
 /** What a page with orders on it depends on. */
 const ORDERS = 'wendle:orders';
-/**
- * Shows the orders as they are now; while the server is away they stay as they were seen. On the way to another page nothing is shown
- * anew: that would call the way off.
- */
+/** Shows the orders as they are now; while the server is away they stay as they were seen. */
 export const refreshOrders = async (): Promise<void> => {
-	if ((await isThere()) && navigating.to === null) await invalidate(ORDERS);
+	if (await isThere()) await refresh(ORDERS);
 };
 
 /** An order as people call it. */

@@ -1,12 +1,12 @@
-import { invalidate } from '$app/navigation';
 import type { StockEntry, StockKind } from '$lib/stock/stock';
 import { send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 import { takenAway, tellChange } from '../../state/undo.svelte';
+import { refresh } from '../../state/refresh';
 
 /** What a page with stock on it depends on. */
 const STOCK = 'wendle:stock';
-export const refreshStock = (): Promise<void> => invalidate(STOCK);
+export const refreshStock = (): Promise<void> => refresh(STOCK);
 
 const STANDING: Readonly<Record<StockKind, string>> = {
 	bulk: 'This bulk spool is',

@@ -1,8 +1,9 @@
-import { goto, invalidateAll } from '$app/navigation';
+import { goto } from '$app/navigation';
 import type { Unreadable } from '$lib/inventory/unreadable';
 import { troubleOf } from '../../state/api';
 import { Write } from '../../state/write';
 import { notify } from '../../state/notices.svelte';
+import { refreshAll } from '../../state/refresh';
 
 /** What can be done with an entry that can't be read. */
 export class Acts {
@@ -24,7 +25,7 @@ export class Acts {
 		if (trouble !== undefined) return trouble;
 		// eslint-disable-next-line svelte/no-navigation-without-resolve -- the rack is at the root of every address
 		await goto('/');
-		await invalidateAll();
+		await refreshAll();
 		await notify(said);
 		return undefined;
 	}

@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { pastRun } from '$lib/bench/past';
 	import PastRuns from '$lib/ui/features/paper/PastRuns.svelte';
 	import { troubleOf } from '$lib/ui/state/api';
@@ -7,6 +6,7 @@
 	import { getNoticesReady, notify } from '$lib/ui/state/notices.svelte';
 	import { takenAway, tellChange } from '$lib/ui/state/undo.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
+	import { refreshAll } from '$lib/ui/state/refresh';
 
 	let { data } = $props();
 	const preferences = usePreferences();
@@ -15,13 +15,13 @@
 	async function takeBack(id: string): Promise<void> {
 		const trouble = troubleOf(await write.send('DELETE', `/api/records/${id}`), 'The winding is still there');
 		if (trouble !== undefined) return notify(trouble);
-		await invalidateAll();
+		await refreshAll();
 		void tellChange({
 			said: 'The winding is undone. The previous line is back on the spool.',
 			label: 'Bring the winding back',
 			...takenAway(`/api/records/${id}`),
 			stays: 'The winding is still undone',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));

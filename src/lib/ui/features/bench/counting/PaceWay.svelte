@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
 	import { useHandsBusy } from '../../../state/hands-busy.svelte';
+	import NumberInput from '../../../primitives/NumberInput.svelte';
 	import type { WindingState } from '../winding.svelte';
 
 	/**
@@ -65,14 +66,13 @@
 		onclick={() => (running ? stop() : start())}>{running ? 'Stop' : 'Start'}</button
 	>
 	<label class="figure flex items-center gap-2 text-[17px]">
-		<input
-			type="number"
+		<NumberInput
 			min={SLOWEST}
 			max={FASTEST}
 			value={pace}
+			late
 			class="w-24 border-b-[1.5px] border-ink bg-transparent py-1 text-[22px]"
-			onchange={(event) =>
-				hands.set('pace', Math.min(Math.max(SLOWEST, event.currentTarget.valueAsNumber || SLOWEST), FASTEST))}
+			onchange={(turns = SLOWEST) => hands.set('pace', Math.min(Math.max(SLOWEST, turns), FASTEST))}
 		/>
 		turns a minute
 	</label>

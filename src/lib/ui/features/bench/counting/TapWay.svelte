@@ -2,6 +2,7 @@
 	import Undo from '@lucide/svelte/icons/undo-2';
 	import { useHandsBusy } from '../../../state/hands-busy.svelte';
 	import type { Run } from '../../../state/run.svelte';
+	import NumberInput from '../../../primitives/NumberInput.svelte';
 	import type { WindingState } from '../winding.svelte';
 
 	/** A tap, or a key, for every so many turns. */
@@ -43,14 +44,13 @@
 	>
 	<label class="figure flex items-center gap-2 text-[15px] text-soft">
 		a tap is
-		<input
-			type="number"
-			min="1"
+		<NumberInput
+			min={1}
 			max={MOST}
 			value={batch}
+			late
 			class="w-20 border-b-[1.5px] border-ink bg-transparent py-1 text-[18px] text-ink"
-			onchange={(event) =>
-				hands.set('batch', Math.min(Math.max(1, Math.round(event.currentTarget.valueAsNumber || 1)), MOST))}
+			onchange={(turns = 1) => hands.set('batch', Math.min(Math.max(1, Math.round(turns)), MOST))}
 		/>
 		turns
 	</label>

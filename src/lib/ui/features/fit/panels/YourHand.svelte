@@ -1,5 +1,4 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
 	import { dayOf } from '$lib/core';
 	import { showDay } from '$lib/wording/dates';
 	import { writeLay } from '$lib/setup/read-text';
@@ -10,6 +9,7 @@
 	import { rememberChange } from '../../../state/undo.svelte';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
+	import { refreshAll } from '../../../state/refresh';
 
 	/** How tightly this person winds this backing, learnt from the windings on the rack. */
 	let { fit }: { fit: FitState } = $props();
@@ -46,10 +46,10 @@
 			said: forget ? 'Earlier windings are left out.' : 'Earlier windings count again.',
 			undo: () => send('PUT', '/api/hands', { winding, material, forget: !forget }, { answer }),
 			stays: 'They are as you set them',
-			refresh: invalidateAll
+			refresh: refreshAll
 		});
 		// The answers start from what is learnt now.
-		await invalidateAll();
+		await refreshAll();
 	}
 </script>
 
