@@ -156,3 +156,14 @@ export const frames = (page: Page, count: number): Promise<void> =>
 	page.evaluate(async (left) => {
 		while (left-- > 0) await new Promise((drawn) => requestAnimationFrame(drawn));
 	}, count);
+
+/** Holds what is asked of an address back until it is let go. */
+export async function hold(page: Page, address: string): Promise<() => void> {
+	let letGo = (): void => {};
+	const held = new Promise<void>((resolve) => (letGo = resolve));
+	await page.route(address, async (route) => {
+		await held;
+		await route.continue();
+	});
+	return letGo;
+}

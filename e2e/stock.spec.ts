@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { card, takeIn } from './orders-page';
-import { expect, open, test } from './server';
+import { expect, hold, open, test } from './server';
 import { shelve } from './stock-page';
 
 test('a bulk spool is cut, weighed and measured, and what is left follows', async ({ page, server }) => {
@@ -116,17 +116,12 @@ test('planning can be stopped and begun again', async ({ page, demo }) => {
 	await shelve(page, demo.url, { name: 'short', length: '58 m' });
 	await shelve(page, demo.url, { name: 'orange', length: '200 m' });
 	await takeIn(page, demo.url, 'WF5F on the Loan box, junior, 20 lb');
-	let release: () => void = () => undefined;
-	const held = new Promise<void>((resolve) => (release = resolve));
-	await page.route('**/*.wasm', async (route) => {
-		await held;
-		await route.continue();
-	});
+	const letGo = await hold(page, '**/*.wasm');
 	await open(page, `${demo.url}/stock`);
 	const plan = page.locator('[data-cut-plan]');
 	await plan.getByRole('button', { name: 'Stop planning' }).click();
 	await expect(plan.getByText('Planning was stopped.')).toBeVisible();
-	release();
+	letGo();
 	await plan.getByRole('button', { name: 'Plan the cuts' }).click();
 	await expect(plan.locator('[data-plan-says]')).toContainText('Every reel gets its backing in one piece');
 });

@@ -1,5 +1,5 @@
 import { measured } from './fit-page';
-import { expect, open, test, toBench } from './server';
+import { expect, hold, open, test, toBench } from './server';
 
 const undo = { name: 'Undo the last change' } as const;
 
@@ -75,21 +75,26 @@ for (const late of ['the undo', 'the page'] as const)
 		const button = page.getByRole('button', undo);
 		await expect(button).toHaveAttribute('title', 'Undo: Alder 6 was changed.');
 
-		let letGo = (): void => {};
-		const held = new Promise<void>((resolve) => (letGo = resolve));
-		const wayOf = { 'the undo': '**/api/setups/*', 'the page': '**/fit/*/__data.json*' }[late];
-		await page.route(wayOf, async (route) => {
-			await held;
-			await route.continue();
-		});
-		const undone =
-			late === 'the page'
-				? page.waitForResponse((reply) => reply.request().method() === 'PUT')
-				: Promise.resolve();
+		const answerUndo = await hold(page, '**/api/setups/*');
+		const answerPage = await hold(page, '**/fit/*/__data.json*');
+		const [asked, undone] = [
+			page.waitForRequest(/\/fit\/.*__data\.json/),
+			page.waitForResponse((reply) => reply.request().method() === 'PUT')
+		];
 		await button.click();
 		await page.locator('[data-spool="Alder 6"] a').first().click();
-		await (late === 'the page' ? undone : expect(rim).toHaveValue('90 mm'));
-		letGo();
+		await asked;
+		if (late === 'the undo') {
+			answerPage();
+			await expect(rim).toHaveValue('90 mm');
+			answerUndo();
+		} else {
+			answerUndo();
+			await undone;
+			// What its answer sets going has begun once another answer is here.
+			await page.evaluate(() => fetch('/wendle.svg').then((reply) => reply.text()));
+			answerPage();
+		}
 		await expect(rim).toHaveValue('84 mm');
 	});
 
