@@ -142,7 +142,6 @@ interface Listed {
 }
 
 async function everything(wendle: Wendle, kind: string): Promise<Listed[]> {
-	if (kind === 'spools') return (await ask<{ spools: Listed[] }>(wendle, '/api/spools')).spools;
 	const all: Listed[] = [];
 	for (let after: string | null = ''; after !== null;) {
 		const page: { things: Listed[]; next: string | null } = await ask(

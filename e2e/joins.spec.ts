@@ -186,8 +186,8 @@ test('two set-ups on one spool, in two windows: neither undoes the other', async
 	expect(demo.url).toBeTruthy();
 	const address = await fitOf(page, 'Beck reel, grayling');
 	const id = address.split('/').at(-1)!;
-	const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
-		spools: { id: string; form: { name: string } }[];
+	const { things: spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
+		things: { id: string; form: { name: string } }[];
 	};
 	const spool = spools.find(({ form }) => form.name === 'Beck reel, grayling')!;
 	await open(page, `/fit/new?spool=${spool.id}`);
@@ -218,8 +218,8 @@ test('a reply that is lost makes nothing double: a first save, a winding, a swap
 		return route.abort();
 	});
 	const count = async (): Promise<number> => {
-		const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
-			spools: unknown[];
+		const { things: spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
+			things: unknown[];
 		};
 		return spools.length;
 	};
@@ -300,8 +300,8 @@ for (const javaScriptEnabled of [true, false])
 
 test('spools without a name do not hide one another', async ({ page, demo }) => {
 	const address = await fitOf(page, 'Loan box, junior');
-	const { spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
-		spools: { form: { name: string } }[];
+	const { things: spools } = (await (await page.request.get(`${demo.url}/api/spools`)).json()) as {
+		things: { form: { name: string } }[];
 	};
 	const roomy = spools.find(({ form }) => form.name === 'Estuary reel, sea-run char')!.form;
 	const form = { spool: { ...roomy, name: '' }, fill: newSetup().fill };

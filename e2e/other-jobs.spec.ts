@@ -94,8 +94,8 @@ test('a reverse fill to its end: what is found by it is what is cut, and it is t
 	expect(titles.indexOf('Tie the backing to the arbor')).toBeGreaterThan(at + 4);
 	await page.getByRole('button', { name: 'Put it on the rack' }).click();
 	await expect(page.locator('[data-spool]')).toHaveCount(1);
-	const { spools } = (await (await page.request.get(`${server.url}/api/spools`)).json()) as {
-		spools: unknown[];
+	const { things: spools } = (await (await page.request.get(`${server.url}/api/spools`)).json()) as {
+		things: unknown[];
 	};
 	expect(spools).toHaveLength(1);
 });

@@ -219,6 +219,12 @@ test('many spools: looked for, sorted, grouped, one line each; the address says 
 		page.locator('[data-spool]').evaluateAll((all) => all.map((one) => one.getAttribute('data-spool')));
 	await search.getByLabel('Look for').fill('tarn');
 	await expect.poll(names).toEqual(['Tarn reel A, char', 'Tarn reel B, sinker']);
+	// A name may be that of a person: it goes into no address, and is there when one comes back.
+	await page.getByRole('link', { name: 'Care', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Care', exact: true })).toBeVisible();
+	await page.goBack();
+	await expect(search.getByLabel('Look for')).toHaveValue('tarn');
+	expect(new URL(page.url()).search).toBe('');
 	await search.getByLabel('Look for').fill('no such reel');
 	await page.getByRole('button', { name: 'Show all spools' }).click();
 	await expect.poll(async () => (await names()).length).toBe(8);

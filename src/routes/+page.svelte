@@ -16,6 +16,8 @@
 	import { takenAway, tellChange } from '$lib/ui/state/undo.svelte';
 	import { refresh } from '$lib/ui/state/refresh';
 
+	import type { Snapshot } from './$types';
+
 	let { data } = $props();
 	const preferences = usePreferences();
 	const entries = $derived(data.rack.map((entry) => worded(entry, preferences.units)));
@@ -27,7 +29,13 @@
 		() => readRackView(page.url.searchParams),
 		(view) => `/${rackQuery(view)}`
 	);
-	const groups = $derived(arranged(entries, asked.now, data.due, data.waters));
+	/** It may be the name of a person: the browser's history has it, and no address. */
+	let sought = $state('');
+	export const snapshot: Snapshot<string> = {
+		capture: () => sought,
+		restore: (before) => (sought = before)
+	};
+	const groups = $derived(arranged(entries, sought, asked.now, data.due, data.waters));
 
 	/** Spools that are chosen for something that is done to all of them; undefined while nobody is choosing. */
 	let picked = $state<ReadonlySet<string>>();
@@ -37,6 +45,10 @@
 	const pick = (id: string): void =>
 		void (picked = new Set(picked?.has(id) ? [...picked].filter((other) => other !== id) : [...picked!, id]));
 
+	function showAll(): void {
+		sought = '';
+		void asked.change({ show: 'all' });
+	}
 	const refreshRack = (): Promise<void> => refresh('wendle:rack');
 
 	async function drop(plan: string): Promise<void> {
@@ -124,6 +136,7 @@
 		</div>
 		{#if entries.length > FEW}
 			<RackFilters
+				bind:sought
 				view={asked.now}
 				onchange={(part) => void asked.change(part)}
 				choosing={picked !== undefined}
@@ -147,9 +160,7 @@
 		{:else}
 			<p class="py-8">
 				No spool fits what you look for.
-				<button type="button" class="underline" onclick={() => void asked.change({ sought: '', show: 'all' })}
-					>Show all spools</button
-				>
+				<button type="button" class="underline" onclick={showAll}>Show all spools</button>
 			</p>
 		{/each}
 		{#if picked}

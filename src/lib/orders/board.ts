@@ -34,7 +34,7 @@ export const BoardOrder = Order.extend({
 export type BoardOrder = z.output<typeof BoardOrder>;
 
 /** The reel to wind next: of an order that is ready, or of one that is on the bench already. */
-const NextReel = z.object({
+export const NextReel = z.object({
 	orderId: z.string(),
 	number: z.number().int(),
 	state: OrderState,

@@ -83,6 +83,15 @@ export type SaveOrder = z.infer<typeof SaveOrder>;
 
 export const MoveOrder = z.strictObject({ state: OrderState });
 
+/** Somebody takes the next reel of the queue. */
+export const TakeNext = z.strictObject({
+	/** Whose hands it gets into: an id that a window makes for itself. */
+	bench: z.uuid(),
+	/** The order in hand: what is left of it comes first. */
+	after: z.string().max(64).optional()
+});
+export type TakeNext = z.infer<typeof TakeNext>;
+
 /** An order as it is answered. */
 export const Order = z.object({
 	id: z.string(),

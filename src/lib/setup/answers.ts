@@ -3,6 +3,10 @@ import { SetupForm, SpoolForm } from './form';
 
 /** What the server answers about set-ups and spools, and what a browser reads of it. */
 
+/** A page of things, and the id to go on after; null at the end. */
+export const pageShape = <T extends z.ZodType>(thing: T) =>
+	z.object({ things: z.array(thing), next: z.string().nullable(), total: z.number().int() });
+
 export const Id = z.object({ id: z.string() });
 export const Version = z.object({ version: z.number().int() });
 export const Made = Version.extend({ id: z.string() });
@@ -17,6 +21,7 @@ export const Current = z.union([
 	z.object({ spool: SpoolForm, spoolVersion: z.number().int(), spoolId: z.string() })
 ]);
 
-export const Spools = z.object({ spools: z.array(Version.extend({ id: z.string(), form: SpoolForm })) });
+/** A spool on the rack. */
+export const SavedSpool = Version.extend({ id: z.string(), form: SpoolForm });
 /** A set-up as it is saved. */
 export const SavedSetup = Version.extend({ id: z.string(), spoolId: z.string(), form: SetupForm });

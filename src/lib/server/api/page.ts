@@ -21,10 +21,6 @@ export const PAGE_QUERY = z.object({
 });
 export type PageAsked = z.output<typeof PAGE_QUERY>;
 
-/** A page of things, and the id to go on after; null at the end. */
-export const pageShape = (thing: z.ZodType) =>
-	z.object({ things: z.array(thing), next: z.string().nullable(), total: z.number().int() });
-
 /**
  * The page that was asked for. An id that there is not, or is no more, gives the first page.
  *

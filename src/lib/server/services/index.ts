@@ -110,6 +110,7 @@ export const orderOfSetup = bound(orders.orderOfSetup);
 export const createOrder = bound(orders.createOrder);
 export const saveOrder = bound(orders.saveOrder);
 export const moveOrder = bound(orders.moveOrder);
+export const takeNext = bound(orders.takeNext);
 export const removeOrder = bound(orders.removeOrder);
 export const anyStock = bound(stock.anyStock);
 export const stockPage = bound(stockNeeds.stockPage);

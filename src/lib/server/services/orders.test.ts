@@ -3,6 +3,7 @@ import { nextAfter } from '$lib/orders/board';
 import type { CreateOrder } from '$lib/orders/order';
 import { measured } from '$lib/setup/testing';
 import type { Knex } from 'knex';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,7 +11,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { valueOf } from '../outcome';
 import { asked, create } from '../testing';
-import { board, createOrder, moveOrder, orderById, removeOrder, saveOrder } from './orders';
+import { board, createOrder, moveOrder, orderById, removeOrder, saveOrder, takeNext } from './orders';
 import { followOrders } from './order-progress';
 import { addEvents, startRun } from './runs';
 import { loadSetup } from './saved';
@@ -132,6 +133,24 @@ describe('an order and the bench', () => {
 		const turns = { id: 'e1', at: 1, kind: 'turns', part: 'backing', turns: 10 } as const;
 		valueOf(await addEvents(db, 'run-a', [turns]));
 		expect((await board(db)).next).toBeNull();
+	});
+
+	it('gives two benches that ask at once two reels, and each its own again', async () => {
+		for (const name of ['Alder 6', 'Birch 5', 'Cedar 4']) await shelve(name);
+		const both = await takeIn('WF6F on the Alder 6, 20 lb', 'WF5F on the Birch 5, 20 lb');
+		const [here, there, late] = [randomUUID(), randomUUID(), randomUUID()];
+		await moveOrder(db, asked(), both.id, 'ready');
+		const next = (bench: string) => takeNext(db, asked(), { bench }).then(valueOf);
+		const given = await Promise.all([next(here), next(there)]);
+		expect(given.map((reel) => reel!.name).toSorted()).toEqual(['Alder 6', 'Birch 5']);
+		expect(await stateOf(both.id)).toBe('bench');
+		// Whoever goes back and asks again has the same reel; for another there is none.
+		expect((await next(here))!.name).toBe(given[0]!.name);
+		expect(await next(late)).toBeNull();
+		// A reel of an order that is ready comes before what somebody else may only have put down.
+		const one = await takeIn('WF4F on the Cedar 4, 20 lb');
+		await moveOrder(db, asked(), one.id, 'ready');
+		expect((await next(late))!.name).toBe('Cedar 4');
 	});
 
 	it('goes on with the order in hand before another is begun', async () => {

@@ -3,14 +3,23 @@ import { jobOf } from '$lib/bench/job';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf, type BenchJob } from '$lib/bench/work';
 import type { Winding } from '$lib/inventory/winding';
-import { isOpen, nextReel, type Board, type BoardOrder, type BoardReel } from '$lib/orders/board';
+import {
+	isOpen,
+	nextAfter,
+	nextReel,
+	type Board,
+	type BoardOrder,
+	type BoardReel,
+	type NextReel
+} from '$lib/orders/board';
 import type {
 	CreateOrder,
 	OrderedReel,
 	OrderForm,
 	OrderState,
 	SavedOrder,
-	SaveOrder
+	SaveOrder,
+	TakeNext
 } from '$lib/orders/order';
 import { queueOrder } from '$lib/orders/queue';
 import { readWish } from '$lib/orders/wish';
@@ -37,7 +46,7 @@ import { openRuns, WINDINGS } from '../repositories/runs';
 import { insertSetup, markDropped, spoolOfSetup } from '../repositories/setups';
 import { insertSpool, listSpools, markSpoolDeleted } from '../repositories/spools';
 import { listWindings } from '../repositories/windings';
-import { tellingBoards } from './order-progress';
+import { orderBegun, tellingBoards } from './order-progress';
 import { tempo } from './runs';
 import { loadSetup } from './saved';
 import { rack, type RackSpool } from './setups';
@@ -164,6 +173,36 @@ export const moveOrder = (db: Knex, asked: WriteId, id: string, state: OrderStat
 			if (was !== is) await markHandedOver(trx, order, is ? now : null);
 			if (order.state !== state) await moveTo(trx, id, state);
 			return done(null);
+		})
+	);
+
+/** The reels that were taken from the queue, by whom and when: until something is done at the bench, nothing else tells of it. */
+const taken = new Map<string, { readonly bench: string; readonly at: number }>();
+/** How long a reel is left to the bench that took it and has begun nothing, ms. */
+const TAKEN_MS = 5 * 60_000;
+
+/** Takes the next reel of the queue to a bench, and its order with it. Two that ask at once get two reels; none is left: null. */
+export const takeNext = (
+	db: Knex,
+	asked: WriteId,
+	{ bench, after }: TakeNext
+): Promise<Outcome<NextReel | null>> =>
+	tellingBoards(
+		write(db, asked, async (trx, now) => {
+			const at = Date.parse(now);
+			for (const [setupId, by] of taken) if (at - by.at > TAKEN_MS) taken.delete(setupId);
+			const isFree = ({ setupId }: BoardReel): boolean => (taken.get(setupId)?.bench ?? bench) === bench;
+			const orders = (await board(trx)).orders.map((order) => ({
+				...order,
+				reels: order.reels.filter(isFree)
+			}));
+			const own = orders.find(({ id }) => id === after);
+			const next = own ? nextAfter(orders, own) : nextReel(orders);
+			if (next) {
+				taken.set(next.setupId, { bench, at });
+				await orderBegun(trx, next.setupId);
+			}
+			return done(next);
 		})
 	);
 

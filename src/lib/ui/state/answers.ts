@@ -12,7 +12,10 @@ export const id = async () => (await setup()).Id;
 export const saved = async () => (await setup()).Saved;
 export const currentSetup = async () => (await setup()).Current;
 export const learntOfSetup = async () => (await import('$lib/setup/learnt-here')).LearntOfSetup;
-export const spools = async () => (await setup()).Spools;
+export const spoolPage = async () => {
+	const { pageShape, SavedSpool } = await setup();
+	return pageShape(SavedSpool);
+};
 export const hands = async () => (await hand()).Hands;
 export const promises = async () => (await import('$lib/inventory/promise')).GapPromises;
 export const careHistory = async () => (await careShapes()).CareHistory;
@@ -26,6 +29,7 @@ export const practice = async () => (await import('$lib/bench/practice')).Practi
 const order = () => import('$lib/orders/order');
 export const savedOrder = async () => (await order()).SavedOrder;
 export const currentOrder = async () => (await order()).Order.pick({ version: true, form: true });
+export const nextReel = async () => (await import('$lib/orders/board')).NextReel.nullable();
 
 export const madeStock = async () => (await setup()).Made;
 

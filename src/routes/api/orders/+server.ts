@@ -1,6 +1,7 @@
+import { pageShape } from '$lib/setup/answers';
 import { BoardOrder } from '$lib/orders/board';
 import { CreateOrder, SavedOrder } from '$lib/orders/order';
-import { pageOf, pageShape } from '$lib/server/api/page';
+import { pageOf } from '$lib/server/api/page';
 import { listing, writing } from '$lib/server/http';
 import { board, createOrder } from '$lib/server/services';
 

@@ -1,5 +1,5 @@
-import { Created, SavedSetup } from '$lib/setup/answers';
-import { ofSpool, pageOf, pageShape } from '$lib/server/api/page';
+import { pageShape, Created, SavedSetup } from '$lib/setup/answers';
+import { ofSpool, pageOf } from '$lib/server/api/page';
 import { listing, writing } from '$lib/server/http';
 import { createSetup, listSetups } from '$lib/server/services';
 import { CreateSetup } from '$lib/setup/form';

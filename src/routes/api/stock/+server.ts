@@ -1,6 +1,6 @@
-import { Made } from '$lib/setup/answers';
+import { pageShape, Made } from '$lib/setup/answers';
 import { CreateStock, StockEntry } from '$lib/stock/stock';
-import { pageOf, pageShape } from '$lib/server/api/page';
+import { pageOf } from '$lib/server/api/page';
 import { listing, writing } from '$lib/server/http';
 import { createStock, stockEntries } from '$lib/server/services';
 

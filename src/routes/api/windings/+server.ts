@@ -1,5 +1,6 @@
+import { pageShape } from '$lib/setup/answers';
 import { listedWinding, ListedWinding } from '$lib/inventory/listed-winding';
-import { ofSpool, pageOf, pageShape } from '$lib/server/api/page';
+import { ofSpool, pageOf } from '$lib/server/api/page';
 import { listing } from '$lib/server/http';
 import { everyWinding } from '$lib/server/services';
 

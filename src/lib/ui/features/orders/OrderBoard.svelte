@@ -8,7 +8,7 @@
 	import { onMount } from 'svelte';
 	import { fromAction } from 'svelte/attachments';
 	import { usePreferences } from '../../state/preferences.svelte';
-	import { claim, followBoard, moveOrder } from './changes';
+	import { followBoard, moveOrder, takeNext } from './changes';
 	import OrderLine from './OrderLine.svelte';
 
 	/** All orders by their state, in the order of the work. */
@@ -86,7 +86,11 @@
 		{/if}
 		<div class="ml-auto flex flex-wrap gap-3">
 			{#if next}
-				<a class="action" href="/bench/{next.setupId}" data-next onclick={() => claim(next)}
+				<a
+					class="action"
+					href="/bench/{next.setupId}"
+					data-next
+					onclick={(event) => void takeNext(event, next)}
 					>Wind the next: {next.number}, {next.name || 'unnamed spool'}</a
 				>
 			{/if}

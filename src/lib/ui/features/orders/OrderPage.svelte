@@ -10,7 +10,7 @@
 	import Select from '../../primitives/Select.svelte';
 	import { usePreferences } from '../../state/preferences.svelte';
 	import ChangeOrder from './ChangeOrder.svelte';
-	import { claim, followBoard, moveOrder, orderName, takeOrderAway } from './changes';
+	import { followBoard, moveOrder, orderName, takeNext, takeOrderAway } from './changes';
 
 	/** An order: where it stands, its reels, and what is done with it next. */
 	interface Props {
@@ -110,7 +110,7 @@
 				class={allWound && order.state !== 'handed-over' ? 'action-quiet min-h-11' : 'action'}
 				href="/bench/{next.setupId}"
 				data-next
-				onclick={() => claim(next)}>Next in the queue: order {next.number}</a
+				onclick={(event) => void takeNext(event, next, order.id)}>Next in the queue: order {next.number}</a
 			>
 		{/if}
 		<a class="action-quiet min-h-11" href="/orders/{order.id}/ticket">Print the ticket</a>

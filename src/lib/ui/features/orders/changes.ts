@@ -1,8 +1,13 @@
+import { goto } from '$app/navigation';
+import { resolve } from '$app/paths';
 import type { NextReel } from '$lib/orders/board';
 import { STATE_NAMES, type OrderState } from '$lib/orders/order';
+import { v4 as uuid } from 'uuid';
+import { nextReel } from '../../state/answers';
 import { isThere, send, troubleOf } from '../../state/api';
 import { notify } from '../../state/notices.svelte';
 import { listen } from '../../state/stream';
+import { Write } from '../../state/write';
 import { takenAway, tellChange } from '../../state/undo.svelte';
 import { refresh } from '../../state/refresh';
 
@@ -43,10 +48,28 @@ export async function moveOrder({ id, number, state: from }: Told, to: OrderStat
 	return true;
 }
 
-/** Whoever goes to the bench with the next reel has it: its order is on the bench then, and the others get another one. */
-export function claim({ orderId, state }: NextReel): void {
-	// It goes through although the page is left; should it not, the first thing done at the bench says the same.
-	if (state !== 'bench') void send('PUT', `/api/orders/${orderId}/state`, { state: 'bench' });
+/** This window among those that take reels from the queue. */
+const BENCH = uuid();
+const write = new Write();
+
+/**
+ * Goes to the bench with the next reel of the queue, for good: whoever asks for one in the same moment gets another.
+ *
+ * @param shown the reel that the page says is next; while the server is away it is wound unasked
+ * @param after the order in hand: what is left of it comes first
+ */
+export async function takeNext(event: MouseEvent, shown: NextReel, after?: string): Promise<void> {
+	// Opened beside this page, the link is a link.
+	if (event.ctrlKey || event.metaKey || event.shiftKey) return;
+	event.preventDefault();
+	const asked = { bench: BENCH, ...(after !== undefined && { after }) };
+	const reply = await write.send('POST', '/api/orders/next', asked, nextReel);
+	const next = reply.kind === 'unreachable' ? shown : reply.kind === 'ok' ? reply.value : null;
+	if (next) return goto(resolve('/bench/[id]', { id: next.setupId }));
+	await refreshOrders();
+	await notify(
+		troubleOf(reply, 'You have no reel yet') ?? 'The last reel of the queue has just gone to another bench.'
+	);
 }
 
 /** Takes an order away, says so, and offers to undo it. True when it is gone. */

@@ -6,13 +6,14 @@
 
 	/** Which spools are shown, and how. */
 	interface Props {
+		sought: string;
 		view: RackView;
 		onchange: (part: Partial<RackView>) => void;
 		/** Several spools are being chosen. */
 		choosing: boolean;
 		onchoosing: () => void;
 	}
-	let { view, onchange, choosing, onchoosing }: Props = $props();
+	let { sought = $bindable(), view, onchange, choosing, onchoosing }: Props = $props();
 	const SHOWS = [
 		{ value: 'all', label: 'all spools' },
 		{ value: 'due', label: 'something is due' },
@@ -42,9 +43,9 @@
 	<div class="sm:w-52">
 		<Field
 			label="Look for"
-			value={view.sought}
+			value={sought}
 			placeholder="name, line, who wound it"
-			oninput={(sought) => onchange({ sought })}
+			oninput={(text) => (sought = text)}
 		/>
 	</div>
 	<div class="sm:w-44">

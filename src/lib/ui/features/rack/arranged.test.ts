@@ -22,8 +22,8 @@ const rack = [
 ];
 const due = { '2': 1, '5': 3 };
 const waters = { '1': 'salt', '2': 'fresh', '4': 'salt' } as const;
-const look = (view: Partial<RackView>): [string, string[]][] =>
-	arranged(rack, { ...USUAL_RACK, ...view }, due, waters).map(({ heading, entries }) => [
+const look = ({ sought = '', ...view }: Partial<RackView> & { sought?: string }): [string, string[]][] =>
+	arranged(rack, sought, { ...USUAL_RACK, ...view }, due, waters).map(({ heading, entries }) => [
 		heading,
 		entries.map(({ id }) => id)
 	]);

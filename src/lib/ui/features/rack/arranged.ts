@@ -66,7 +66,8 @@ const GROUPS: Record<
 /** The spools that are looked for, in order, under their headings. */
 export function arranged(
 	entries: readonly RackEntry[],
-	{ sought, show, sort, group }: RackView,
+	sought: string,
+	{ show, sort, group }: RackView,
 	due: Due,
 	waters: Waters
 ): RackGroup[] {

@@ -4,8 +4,8 @@
 	import type { SpoolForm } from '$lib/setup/form';
 	import { readSource } from '$lib/setup/read-spool';
 	import { showLong } from '$lib/wording/units';
-	import { spools as answer } from '../../../state/answers';
-	import { send } from '../../../state/api';
+	import { spoolPage } from '../../../state/answers';
+	import { everything } from '../../../state/pages';
 	import { usePreferences } from '../../../state/preferences.svelte';
 	import type { FitState } from '../fit-state.svelte';
 
@@ -14,7 +14,7 @@
 	const preferences = usePreferences();
 	type Listed = { id: string; form: SpoolForm };
 
-	const listed = send('GET', '/api/spools', undefined, { answer });
+	const listed = everything('/api/spools', spoolPage);
 	/** Each that has enough, with what it would take, the roomiest last. */
 	function roomy(spools: readonly Listed[]): { id: string; name: string; lengthMm: number }[] {
 		const { workout } = fit;
@@ -35,7 +35,7 @@
 
 {#await listed then reply}
 	{#if reply.kind === 'ok'}
-		{@const others = roomy(reply.value.spools)}
+		{@const others = roomy(reply.value)}
 		<p class="mt-2 text-[14.5px]">
 			{others.length > 0
 				? 'It fits these of your other spools:'
