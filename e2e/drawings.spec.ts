@@ -24,14 +24,28 @@ const NOT_PLAIN =
 
 const knots = ['/knots/albright', '/knots/blood-knot', '/knots/nail-knot'];
 
-/** Charts on the pages: a tab of Fit that has one, and a bulk spool. */
-async function chartOf(page: Page, tab: string): Promise<string> {
-	await page.getByRole('tab', { name: tab }).click();
+async function fileOf(page: Page, button: string): Promise<string> {
 	const [file] = await Promise.all([
 		page.waitForEvent('download'),
-		page.getByRole('button', { name: 'Save this chart as SVG' }).click()
+		page.getByRole('button', { name: button }).click()
 	]);
 	return readFileSync(await file.path(), 'utf8');
+}
+/** Charts on the pages: a tab of Fit that has one. */
+async function chartOf(page: Page, tab: string): Promise<string> {
+	await page.getByRole('tab', { name: tab }).click();
+	return fileOf(page, 'Save this chart as SVG');
+}
+/** The thread and the time lines, which the page lays out of many small drawings and words. */
+async function threadOf(page: Page, fit: string): Promise<string> {
+	await open(page, fit);
+	await page.getByText('Send this set-up to somebody').click();
+	return fileOf(page, 'Save the thread as SVG');
+}
+async function timeLinesOf(page: Page, url: string): Promise<string> {
+	await open(page, `${url}/care`);
+	await page.locator('[data-bars]').first().waitFor({ state: 'attached' });
+	return fileOf(page, 'Save these time lines as SVG');
 }
 
 test('charts and bulk spools leave as plain files as well', async ({ page, demo }) => {
@@ -41,6 +55,17 @@ test('charts and bulk spools leave as plain files as well', async ({ page, demo 
 		expect(NOT_PLAIN.exec(svg)?.[0], tab).toBeUndefined();
 		expect(svg.match(/<path /g)!.length, tab).toBeGreaterThan(5);
 	}
+	const thread = await threadOf(page, await fitOf(page, 'Tarn reel B, sinker'));
+	expect(NOT_PLAIN.exec(thread)?.[0]).toBeUndefined();
+	expect(thread.match(/<g [^>]*clip-path/g)!.length).toBeGreaterThan(4);
+	expect(thread).toContain('<pattern');
+	const lives = await timeLinesOf(page, demo.url);
+	expect(NOT_PLAIN.exec(lives)?.[0]).toBeUndefined();
+	// A heading, a name and a life of every strand, one below the other, and nothing outside.
+	const strands = await page.locator('[data-lane]').count();
+	expect(lives.match(/<g [^>]*clip-path/g)!.length).toBeGreaterThanOrEqual(strands);
+	const [, height] = /viewBox="0 0 [\d.]+ ([\d.]+)"/.exec(lives)!;
+	expect(Number(height)).toBeGreaterThan(80 * strands);
 	const id = await shelve(page, demo.url, {
 		name: 'orange',
 		length: '1000 m',
@@ -90,11 +115,19 @@ test('another program draws the same from the file', async ({ page, demo }) => {
 	test.skip(!LONG, 'needs librsvg2-bin, which check:long installs');
 	const folder = mkdtempSync(join(tmpdir(), 'wendle-drawings-'));
 	try {
-		const paths = [];
+		const paths: string[] = [];
 		for (const spool of ['Tarn reel B, sinker', 'Long rod, sea-run char', 'Beck reel, grayling'])
 			paths.push(await fitOf(page, spool));
-		for (const path of [...paths, ...knots]) {
-			const svg = await drawingOf(page, path);
+		const drawings: [string, () => Promise<string>][] = [...paths, ...knots].map((path) => [
+			path,
+			() => drawingOf(page, path)
+		]);
+		drawings.push(
+			['the thread', () => threadOf(page, paths[0]!)],
+			['the time lines', () => timeLinesOf(page, demo.url)]
+		);
+		for (const [name, draw] of drawings) {
+			const svg = await draw();
 			const [file, png] = [join(folder, 'drawing.svg'), join(folder, 'drawing.png')];
 			writeFileSync(file, svg);
 			execFileSync('rsvg-convert', ['--zoom', '2', '-o', png, file]);
@@ -104,7 +137,7 @@ test('another program draws the same from the file', async ({ page, demo }) => {
 				([how, both]) => (eval(`(${how as string})`) as (of: unknown) => Promise<number>)(both),
 				[DIFFERING, pictures] as const
 			);
-			expect(share, `${demo.url}${path}`).toBeLessThan(0.02);
+			expect(share, name).toBeLessThan(0.02);
 		}
 	} finally {
 		rmSync(folder, { recursive: true, force: true });

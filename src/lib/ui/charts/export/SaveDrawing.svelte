@@ -1,9 +1,10 @@
 <script lang="ts">
+	import type { Drawn } from './export';
 	import { saveDrawing } from './save';
 
 	/** A drawing as a file, by a press. */
 	interface Props {
-		drawing: SVGSVGElement | undefined;
+		drawing: Drawn | (() => Drawn) | undefined;
 		/** What it shows, in a word or two, as its file is called. */
 		name: string;
 		/** What is saved, as the buttons say it: "this chart". */
@@ -17,7 +18,8 @@
 		<button
 			type="button"
 			class="min-h-8 underline underline-offset-4"
-			onclick={() => drawing && void saveDrawing(drawing, name, kind)}
+			onclick={() =>
+				drawing && void saveDrawing(typeof drawing === 'function' ? drawing() : drawing, name, kind)}
 			>Save {what} as {kind.toUpperCase()}</button
 		>
 	{/each}

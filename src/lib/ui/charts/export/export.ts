@@ -1,4 +1,5 @@
 import { circlesOf } from './circles';
+import { figureOf } from './figure';
 import { outliner } from './outlines';
 
 /** Drawings as files that look the same in any program: plain attributes, plain colours, circles that are circles, text as outlines. */
@@ -30,7 +31,7 @@ const USUAL: Readonly<Record<string, string>> = {
 };
 /** Attributes that say what something is and where, not how it looks. */
 const KEPT =
-	/^(id|d|x|y|x1|x2|y1|y2|cx|cy|r|rx|ry|width|height|points|transform|viewBox|offset|patternUnits|patternTransform|gradientUnits)$/;
+	/^(id|d|x|y|x1|x2|y1|y2|cx|cy|r|rx|ry|width|height|points|transform|viewBox|clip-path|offset|patternUnits|patternTransform|gradientUnits)$/;
 
 /** Colours as every program reads them: mixed and newer ones are painted once, and read off. */
 function painter(): (colour: string) => { rgb: string; alpha: number } {
@@ -82,8 +83,15 @@ const make = (name: string, attributes: Readonly<Record<string, string | number>
 /** Room beside what stands farthest out. */
 const MARGIN = 12;
 
+interface Box {
+	readonly x: number;
+	readonly y: number;
+	readonly width: number;
+	readonly height: number;
+}
+
 /** The part of the plane that is shown, made larger where something would be cut off. */
-function boxOf(drawing: SVGSVGElement): { x: number; y: number; width: number; height: number } {
+function boxOf(drawing: SVGSVGElement): Box {
 	const { x, y, width, height } = drawing.viewBox.baseVal;
 	const drawn = drawing.getBBox();
 	const [left, top] = [Math.min(x, drawn.x - MARGIN), Math.min(y, drawn.y - MARGIN)];
@@ -95,8 +103,12 @@ function boxOf(drawing: SVGSVGElement): { x: number; y: number; width: number; h
 	};
 }
 
-/** A drawing as a self-contained SVG file, in the colours it is shown in. */
-export async function svgText(drawing: SVGSVGElement): Promise<string> {
+/**
+ * A drawing as a self-contained SVG file, in the colours it is shown in.
+ *
+ * @param box the part of the plane that is shown
+ */
+async function svgOf(drawing: SVGSVGElement, box: Box): Promise<string> {
 	const [paint, outline] = [painter(), await outliner()];
 	const copy = drawing.cloneNode(true) as SVGSVGElement;
 	const shown = [drawing, ...drawing.querySelectorAll('*')];
@@ -107,17 +119,32 @@ export async function svgText(drawing: SVGSVGElement): Promise<string> {
 		else plainly(element, copied[i]!, { paint, outline });
 	});
 	copy.querySelectorAll('[data-gone]').forEach((gone) => gone.remove());
-	const box = boxOf(drawing);
 	const ground = getComputedStyle(drawing).getPropertyValue('--paper');
-	copy.prepend(make('rect', { ...box, fill: paint(ground).rgb, stroke: 'none' }));
-	copy.setAttribute('viewBox', [box.x, box.y, box.width, box.height].join(' '));
-	// As large as it is shown: the plane of a knot is in millimetres.
-	const { width, height } = drawing.viewBox.baseVal;
-	const scale = Math.min(drawing.clientWidth / width, drawing.clientHeight / height);
-	copy.setAttribute('width', (box.width * scale).toFixed(1));
-	copy.setAttribute('height', (box.height * scale).toFixed(1));
+	// As large as it is shown (the plane of a knot is in millimetres), in whole pixels: programs round a part of one differently.
+	const plane = drawing.viewBox.baseVal;
+	const scale = Math.min(drawing.clientWidth / plane.width, drawing.clientHeight / plane.height);
+	const [across, down] = [Math.ceil(box.width * scale), Math.ceil(box.height * scale)];
+	const shownBox = { x: box.x, y: box.y, width: across / scale, height: down / scale };
+	copy.prepend(make('rect', { ...shownBox, fill: paint(ground).rgb, stroke: 'none' }));
+	copy.setAttribute('viewBox', Object.values(shownBox).join(' '));
+	copy.setAttribute('width', String(across));
+	copy.setAttribute('height', String(down));
 	copy.setAttribute('xmlns', SVG);
 	return new XMLSerializer().serializeToString(copy).replace(/<!--.*?-->/gs, '');
+}
+
+/** What is saved: a drawing, or parts of a page that are one figure together. */
+export type Drawn = SVGSVGElement | readonly HTMLElement[];
+
+/** What is shown as a self-contained SVG file. */
+export async function svgText(drawn: Drawn): Promise<string> {
+	if (drawn instanceof SVGSVGElement) return svgOf(drawn, boxOf(drawn));
+	const figure = figureOf(drawn);
+	try {
+		return await svgOf(figure, figure.viewBox.baseVal);
+	} finally {
+		figure.remove();
+	}
 }
 
 interface Tools {
@@ -180,9 +207,9 @@ function plainly(element: Element, target: Element, { paint, outline }: Tools): 
 const PNG_SCALE = 3;
 
 /** The same drawing as a PNG. */
-export async function pngBlob(drawing: SVGSVGElement): Promise<Blob> {
+export async function pngBlob(drawn: Drawn): Promise<Blob> {
 	const image = new Image();
-	image.src = URL.createObjectURL(new Blob([await svgText(drawing)], { type: 'image/svg+xml' }));
+	image.src = URL.createObjectURL(new Blob([await svgText(drawn)], { type: 'image/svg+xml' }));
 	await image.decode();
 	const canvas = document.createElement('canvas');
 	canvas.width = image.naturalWidth * PNG_SCALE;

@@ -3,6 +3,7 @@
 	import { momentsOf, USUAL_FILTER, type CareFilter, type CarePage } from '$lib/inventory/care-rows';
 	import { careQuery } from '$lib/ui/state/care-query';
 	import { mostTwist } from '../../charts/timeline/lane';
+	import SaveDrawing from '../../charts/export/SaveDrawing.svelte';
 	import TimeAxis from '../../charts/timeline/TimeAxis.svelte';
 	import { TimeView } from '../../charts/timeline/view.svelte';
 	import { UrlState } from '../../state/url-state.svelte';
@@ -70,6 +71,11 @@
 		act?.();
 		return act !== undefined;
 	}
+	let axis = $state<HTMLElement>();
+	let list = $state<HTMLElement>();
+	/** The names and the lives of what is shown, under their common months and years. */
+	const timeLines = (): readonly HTMLElement[] =>
+		axis && list ? [axis, ...list.querySelectorAll<HTMLElement>('h2, h3, [data-lane]')] : [];
 	const one = $derived(filter.spool !== null || filter.thing !== null);
 </script>
 
@@ -124,9 +130,9 @@
 	{/if}
 	<div class="sticky top-0 z-10 mt-2 grid gap-x-8 bg-ground pt-1 lg:grid-cols-[19rem_minmax(0,1fr)]">
 		<div class="max-lg:hidden"></div>
-		<div bind:clientWidth={view.width} class="min-w-0"><TimeAxis {view} today={now} /></div>
+		<div bind:clientWidth={view.width} bind:this={axis} class="min-w-0"><TimeAxis {view} today={now} /></div>
 	</div>
-	<div data-kept-list {@attach view.dragged} class="touch-pan-y">
+	<div data-kept-list bind:this={list} {@attach view.dragged} class="touch-pan-y">
 		{#each groups as { id, heading, spoolId, rows: own } (id)}
 			<!-- No landmark: two reels may have one name, and reels that left the rack have none. -->
 			<div class="border-t-[3px] border-ink" data-reel={heading}>
@@ -159,6 +165,9 @@
 				? 'No line or backing matches these filters.'
 				: 'Nothing is on these spools now.'}
 		</p>
+	{/if}
+	{#if rows.length > 0}
+		<div class="mt-4"><SaveDrawing drawing={timeLines} name="time lines" what="these time lines" /></div>
 	{/if}
 	{#if care.matching > rows.length}
 		<button

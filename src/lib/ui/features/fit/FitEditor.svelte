@@ -100,6 +100,7 @@
 	const doable = $derived(!fit.stale && workout?.fit.fits === true);
 	let editor = $state<HTMLElement>();
 	let drawing = $state<SVGSVGElement>();
+	let thread = $state<HTMLElement>();
 
 	/** Leaving for the bench waits for the save: the bench reads what is kept, not what is typed. */
 	async function toBench(query = ''): Promise<void> {
@@ -169,7 +170,7 @@
 			>
 		</p>
 	{/if}
-	<div class="border-b border-hair pt-3 pb-3">
+	<div class="border-b border-hair pt-3 pb-3" bind:this={thread}>
 		<Thread
 			{items}
 			arborTurns={fit.form.fill.arborTurns}
@@ -258,7 +259,7 @@
 						These answers use <a class="underline" href="/learnt">what Wendle has learnt</a> from earlier windings.
 					</p>
 				{/if}
-				<SendSetup form={fit.form} />
+				<SendSetup form={fit.form} {thread} />
 			{:else}
 				<h2 class="text-[15px] font-semibold">Your four answers will be here</h2>
 				<ul class="mt-2 space-y-1 text-soft">

@@ -1,9 +1,10 @@
 <script lang="ts">
 	import type { SetupForm } from '$lib/setup/form';
+	import SaveDrawing from '../../charts/export/SaveDrawing.svelte';
 	import { notify } from '../../state/notices.svelte';
 
-	/** A set-up for somebody else: as a link, as a code to scan, as a file. */
-	let { form }: { form: SetupForm } = $props();
+	/** A set-up for somebody else: as a link, as a code to scan, as a file; and its thread as a drawing. */
+	let { form, thread }: { form: SetupForm; thread: HTMLElement | undefined } = $props();
 	let open = $state(false);
 
 	const sent = $derived.by(async () => {
@@ -57,6 +58,11 @@
 					>Save as a file</button
 				>
 			</p>
+			<SaveDrawing
+				drawing={thread && [thread]}
+				name="{form.spool.name || 'set-up'} thread"
+				what="the thread"
+			/>
 			<div class="mt-3 w-56 max-w-full bg-white" role="img" aria-label="The link as a code to scan" data-code>
 				<!-- Made here, from the link. -->
 				<!-- eslint-disable-next-line svelte/no-at-html-tags -->
