@@ -16,10 +16,10 @@ test('somebody gets what is kept about them, and is deleted; no address ever hol
 	await open(page, `${demo.url}/data`);
 	await page.getByRole('link', { name: 'See whose names are kept' }).click();
 	const person = page.locator('[data-person="Quillon"]');
-	await expect(person).toContainText('1 order, 1 of them open');
+	await expect(person).toContainText('1 order, open');
 	await expect(page.locator('[data-person="the warden"]')).toContainText('windings');
 	const download = page.waitForEvent('download');
-	await person.getByRole('button', { name: 'Save what Wendle has about Quillon' }).click();
+	await person.getByRole('button', { name: 'Save as a file what Wendle has about Quillon' }).click();
 	const about = JSON.parse(readFileSync(await (await download).path(), 'utf8')) as { orders: object[] };
 	expect(about.orders).toHaveLength(1);
 

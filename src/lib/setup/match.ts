@@ -1,3 +1,4 @@
+import { byName } from '$lib/wording/by-name';
 import { isKnown, spoolOf, type MatchLine, type Spool } from '$lib/core';
 import { Reader } from './read-text';
 import { newComponent, newSetup } from './presets';
@@ -50,7 +51,7 @@ export function ownLines(forms: readonly ComponentForm[], units: UnitSystem): Ow
 		const { sections, layEfficiency } = part.component;
 		return [{ key: keyOf(form), label: part.label, short: part.short, sections, layEfficiency, form }];
 	});
-	return lines.sort((a, b) => a.short.localeCompare(b.short, 'en', { numeric: true }));
+	return lines.sort((a, b) => byName(a.short, b.short));
 }
 
 /** Every spool that is known well enough to be reckoned with. */

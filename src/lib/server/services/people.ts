@@ -1,3 +1,4 @@
+import { byName } from '$lib/wording/by-name';
 import type { AboutPerson, Person } from '$lib/inventory/people';
 import { winderOf } from '$lib/inventory/winder';
 import type { Knex } from 'knex';
@@ -49,7 +50,7 @@ export async function people(db: Knex): Promise<Person[]> {
 				openOrders: ordered.filter(isOpenOrder).length
 			};
 		})
-		.sort((a, b) => a.name.localeCompare(b.name));
+		.sort((a, b) => byName(a.name, b.name));
 }
 
 /** What Wendle has about somebody, for them to take along; undefined where it has nothing. */

@@ -50,7 +50,7 @@
 			void save(text);
 		}}
 	>
-		<div class="min-w-0 flex-1">
+		<div class="min-w-0 flex-1 basis-64">
 			<Field
 				label="Address that people use"
 				value={text}

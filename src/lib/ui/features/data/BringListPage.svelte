@@ -6,6 +6,7 @@
 	import type { ListKind } from '$lib/inventory/list/rows';
 	import Segmented from '../../primitives/Segmented.svelte';
 	import Select from '../../primitives/Select.svelte';
+	import ListPreview from './ListPreview.svelte';
 	import { broughtList } from '../../state/answers';
 	import { send, troubleOf } from '../../state/api';
 	import { usePreferences } from '../../state/preferences.svelte';
@@ -21,15 +22,12 @@
 		{ value: 'lines', label: 'Lines on coils' }
 	] as const;
 	const NONE = -1;
-	/** Rows that are shown before somebody asks for all. */
-	const FEW = 50;
 
 	let kind = $state<ListKind>('reels');
 	let table = $state.raw<readonly (readonly string[])[]>([]);
 	/** Columns that were chosen by hand, in the place of those that were guessed. */
 	let chosen = $state.raw<Columns>({});
 	let doubles = $state(false);
-	let all = $state(false);
 	let trouble = $state<string>();
 	let busy = $state(false);
 	const write = new Write();
@@ -51,6 +49,7 @@
 	const wrong = $derived(rows.filter(({ row }) => !row));
 	const twice = $derived(rows.filter(({ row, double }) => row && double));
 	const fields = $derived(LIST_FIELDS[kind]);
+	const matched = $derived(fields.filter(({ key }) => columns[key] !== undefined));
 	const options = $derived([
 		{ value: NONE, label: 'no column' },
 		...headings.map((heading, value) => ({ value, label: heading || `column ${value + 1}` }))
@@ -135,47 +134,7 @@
 				<input type="checkbox" class="size-4" bind:checked={doubles} />Bring in what is here already as well
 			</label>
 		{/if}
-		<div class="mt-2 overflow-x-auto" role="region" aria-label="The list" tabindex="-1">
-			<table class="w-full min-w-[40rem] border-collapse text-left text-[15px]">
-				<thead>
-					<tr class="border-b-[2px] border-ink text-[13px] text-soft">
-						<th class="py-1 pr-3 font-normal">Row</th>
-						{#each fields as { key, label } (key)}<th class="pr-4 font-normal">{label}</th>{/each}
-						<th class="font-normal">What to put right</th>
-					</tr>
-				</thead>
-				<tbody>
-					{#each all ? rows : rows.slice(0, FEW) as row (row.number)}
-						<tr
-							class="border-b border-hair align-baseline {comes(row) ? '' : 'text-soft'}"
-							data-row={row.number}
-						>
-							<th scope="row" class="figure py-1.5 pr-3 font-normal">{row.number}</th>
-							{#each fields as { key } (key)}
-								<td
-									class="pr-4 {row.issues.some(({ field }) => field === key)
-										? 'font-semibold text-warn underline decoration-wavy'
-										: ''}">{row.cells[key] ?? ''}</td
-								>
-							{/each}
-							<td class="text-[14px]">
-								{#each row.issues as { field, message } (field + message)}
-									<p class="text-warn">
-										{fields.find(({ key }) => key === field)?.label ?? field}: {message}
-									</p>
-								{/each}
-								{#if row.row && row.double}<p>Here already.</p>{/if}
-							</td>
-						</tr>
-					{/each}
-				</tbody>
-			</table>
-		</div>
-		{#if rows.length > FEW && !all}
-			<button type="button" class="min-h-9 text-[15px] underline" onclick={() => (all = true)}
-				>Show all {rows.length} rows</button
-			>
-		{/if}
+		<ListPreview {rows} {comes} fields={matched} />
 		<div class="mt-5 flex flex-wrap gap-3">
 			<button type="button" class="action" disabled={busy || coming.length === 0} onclick={() => void bring()}
 				>Bring in {counted(coming.length)}</button

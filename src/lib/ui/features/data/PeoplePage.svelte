@@ -30,8 +30,9 @@
 			windings > 0
 				? `${counted(windings, 'winding', 'windings')}${lastWoundOn ? `, the last on ${showDay(lastWoundOn, preferences.locale)}` : ''}`
 				: '';
-		const open = openOrders > 0 ? `, ${openOrders} of them open` : '';
-		return [wound, orders > 0 ? counted(orders, 'order', 'orders') + open : ''].filter(Boolean).join('; ');
+		const open = orders === 1 ? 'open' : `${openOrders} of them open`;
+		const ordered = counted(orders, 'order', 'orders') + (openOrders > 0 ? `, ${open}` : '');
+		return [wound, orders > 0 ? ordered : ''].filter(Boolean).join('; ');
 	}
 	function goes({ windings, orders, openOrders }: Person): string {
 		const parts = [
@@ -80,18 +81,19 @@
 				<li class="border-b border-hair py-2.5" data-person={person.name}>
 					<div class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
 						<h2 class="figure w-44 text-[17px] font-semibold">{person.name}</h2>
-						<p class="min-w-0 flex-1 text-[15px]">{has(person)}</p>
+						<p class="min-w-0 flex-1 basis-40 text-[15px]">{has(person)}</p>
 						<button
 							type="button"
 							class="min-h-8 text-[15px] underline underline-offset-4"
-							onclick={() => void save(person)}>Save what Wendle has about {person.name}</button
+							aria-label="Save as a file what Wendle has about {person.name}"
+							onclick={() => void save(person)}>Save as a file</button
 						>
 						<button
 							type="button"
 							class="min-h-8 text-[15px] underline underline-offset-4"
+							aria-label="Delete {person.name}"
 							aria-expanded={asking === person.name}
-							onclick={() => (asking = asking === person.name ? undefined : person.name)}
-							>Delete {person.name}</button
+							onclick={() => (asking = asking === person.name ? undefined : person.name)}>Delete</button
 						>
 					</div>
 					{#if asking === person.name}

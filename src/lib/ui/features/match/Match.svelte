@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { byName } from '$lib/wording/by-name';
 	import { goto, afterNavigate } from '$app/navigation';
 	import { findMaterial, parseLength, usualBackingMm, WINDING_HANDS, type WindingHand } from '$lib/core';
 	import { ownLines, ownSpools, type OwnLine, type OwnSpool } from '$lib/setup/match';
@@ -80,9 +81,7 @@
 			const cell = typeof by === 'number' ? row.cells[by] : undefined;
 			return cell ? (cell.fits ? cell.backingMm : cell.gapMm - 1000) : -Infinity;
 		};
-		const sorted = all.sort((a, b) =>
-			by === 'name' ? a.spool.name.localeCompare(b.spool.name, 'en', { numeric: true }) : key(b) - key(a)
-		);
+		const sorted = all.sort((a, b) => (by === 'name' ? byName(a.spool.name, b.spool.name) : key(b) - key(a)));
 		return down ? sorted.reverse() : sorted;
 	});
 	function sortBy(by: 'name' | number): void {

@@ -1,3 +1,4 @@
+import { byName } from '$lib/wording/by-name';
 import type { RackView } from '../../state/rack-query';
 import type { RackEntry } from './shown';
 
@@ -45,7 +46,7 @@ const byWound = (a: RackEntry, b: RackEntry): number =>
 
 const SORTS: Record<RackView['sort'], (due: Due) => (a: RackEntry, b: RackEntry) => number> = {
 	added: () => () => 0,
-	name: () => (a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }),
+	name: () => (a, b) => byName(a.name, b.name),
 	wound: () => byWound,
 	due: (due) => (a, b) => (due[b.id] ?? 0) - (due[a.id] ?? 0)
 };
