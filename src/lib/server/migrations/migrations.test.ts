@@ -1,4 +1,4 @@
-import knex, { type Knex } from 'knex';
+import type { Knex } from 'knex';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -16,76 +16,11 @@ import { unreadable } from '../services/unreadable';
 import { listWindings } from '../repositories/windings';
 import { asked } from '../testing';
 import { windingsOf } from '../services/windings';
-import * as first from './001-rack';
-
-/** Forms as they were kept before stacks. */
-const SPOOL = {
-	name: 'Old reel',
-	hand: 'right',
-	cage: 'closed',
-	way: 'measured',
-	ratings: [{ line: { taper: 'WF', number: 5, density: 'F' }, material: 'polyester-20', length: '' }],
-	allowance: 0.1,
-	rim: '3 3/8 in',
-	arbor: '38 mm',
-	width: '21 mm',
-	frame: ''
-};
-const FILL = {
-	line: { class: { taper: 'WF', number: 6, density: 'S' }, length: '30 yd' },
-	backing: { material: 'gel-spun-30', diameter: '0.3 mm' },
-	gap: '5 mm',
-	winding: 'firm',
-	arborTurns: 3,
-	joint: 'albright',
-	leader: '7 ft'
-};
+import { writeDatabaseOf } from './older';
 
 let directory: string;
 beforeEach(() => (directory = mkdtempSync(join(tmpdir(), 'wendle-migrate-'))));
 afterEach(() => rmSync(directory, { recursive: true, force: true }));
-
-/** A database as an older version left it. */
-async function olderDatabase(): Promise<void> {
-	const db = knex({
-		client: 'better-sqlite3',
-		connection: { filename: join(directory, 'wendle.sqlite') },
-		useNullAsDefault: true
-	});
-	const source: Knex.MigrationSource<string> = {
-		getMigrations: async () => ['001-rack'],
-		getMigrationName: (name) => name,
-		getMigration: async () => first
-	};
-	await db.migrate.latest({ migrationSource: source });
-	const at = '2026-01-01T00:00:00.000Z';
-	await db('spools').insert({ id: 's', form: JSON.stringify(SPOOL), created_at: at });
-	await db('setups').insert({
-		id: 'u',
-		spool_id: 's',
-		fill: JSON.stringify(FILL),
-		version: 3,
-		created_at: at,
-		updated_at: at
-	});
-	for (const step of ['hand', 'backing', 'joint', 'line'])
-		await db('ticks').insert({ setup_id: 'u', step, ticked_at: '2026-02-01T10:00:00.000Z' });
-	await db('records').insert({
-		id: 'r',
-		setup_id: 'u',
-		spool_id: 's',
-		wound_on: '2026-01-02',
-		typed: JSON.stringify({ woundOn: '2026-01-02', turns: '900', depth: '12 mm', gap: '', note: 'kept' }),
-		turns: 900,
-		depth_mm: 12,
-		gap_mm: null,
-		form: JSON.stringify({ spool: SPOOL, fill: FILL }),
-		backing_mm: 138_544,
-		backing_measured: 1,
-		created_at: at
-	});
-	await db.destroy();
-}
 
 describe('a database made by the version before', () => {
 	const FILE = new URL('./made-by-009.sqlite.gz', import.meta.url);
@@ -172,7 +107,7 @@ describe('a database made by the version before', () => {
 });
 
 it('a database from before stacks opens, with everything typed in it', async () => {
-	await olderDatabase();
+	await writeDatabaseOf(1, join(directory, 'wendle.sqlite'));
 	const db = await openDatabase(directory);
 	try {
 		const setup = (await loadSetup(db, 'u'))!;
