@@ -36,6 +36,25 @@ test('POST /api/fit answers the documented example', async ({ server }) => {
 	expect(answer.solved.stopDepthMm).toBeCloseTo(11.43, 2);
 });
 
+test('whoever asks only for the head of an answer gets it at once, of a stream as well', async ({ demo }) => {
+	for (const [path, type] of [
+		['/api/orders/live', 'text/event-stream'],
+		['/api/spools', 'application/json'],
+		['/', 'text/html']
+	] as const) {
+		const reply = await fetch(demo.url + path, { method: 'HEAD' });
+		expect([path, reply.status, await reply.text()]).toEqual([path, 200, '']);
+		expect(reply.headers.get('content-type'), path).toContain(type);
+	}
+});
+
+test('an address with signs in it is logged as it is', async ({ server }) => {
+	await fetch(`${server.url}/api/photos/%ff`);
+	await fetch(`${server.url}/api/photos/%25s%25f`);
+	await expect.poll(() => server.complaints()).toContain('/api/photos/%ff failed');
+	expect(server.complaints()).not.toContain('NaN');
+});
+
 const text = JSON.stringify(EXAMPLE);
 const refused: [name: string, body: string, status: number][] = [
 	['no JSON', '{ "spool": ', 400],

@@ -122,6 +122,14 @@ test('another program draws the same from the file', async ({ page, demo }) => {
 			path,
 			() => drawingOf(page, path)
 		]);
+		for (const tab of ['How sure?', 'With a fish on'])
+			drawings.push([
+				tab,
+				async () => {
+					await open(page, paths[0]!);
+					return chartOf(page, tab);
+				}
+			]);
 		drawings.push(
 			['the thread', () => threadOf(page, paths[0]!)],
 			['the time lines', () => timeLinesOf(page, demo.url)]

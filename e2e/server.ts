@@ -37,6 +37,10 @@ export class Server {
 	env: Record<string, string> = {};
 	#port = 0;
 	#process: ChildProcess | undefined;
+	#complaints = '';
+
+	/** What it has written into its log of failures. */
+	complaints = (): string => this.#complaints;
 
 	async start(): Promise<void> {
 		this.#port ||= await freePort();
@@ -49,7 +53,11 @@ export class Server {
 				WENDLE_DATA: this.data,
 				...this.env
 			},
-			stdio: ['ignore', 'pipe', 'inherit']
+			stdio: ['ignore', 'pipe', 'pipe']
+		});
+		this.#process.stderr!.on('data', (text: Buffer) => {
+			this.#complaints += text.toString();
+			process.stderr.write(text);
 		});
 		await listening(this.#process);
 	}

@@ -1,5 +1,5 @@
 /**
- * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; the plug pulled
+ * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; tens of thousands of requests to the API; the plug pulled
  * sixty times; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
  * and in WebKit. Ends with "all passed", or fails.
  */
@@ -19,7 +19,8 @@ const CHECKS = [
 		'run',
 		'--testTimeout=1800000',
 		'src/lib/server/services/accepted.property.test.ts',
-		'src/lib/server/services/archive.property.test.ts'
+		'src/lib/server/services/archive.property.test.ts',
+		'src/lib/server/api/fuzz.property.test.ts'
 	],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts'],

@@ -44,8 +44,15 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await inPlace(place, () => resolve(event, page));
 	response.headers.set('X-Content-Type-Options', 'nosniff');
 	response.headers.set('Referrer-Policy', 'same-origin');
+	if (event.request.method === 'HEAD') return headOf(response);
 	return compressed(event.request, response);
 };
+
+/** An answer without its body: a stream of events that nobody reads would never end. */
+async function headOf({ body, status, headers }: Response): Promise<Response> {
+	await body?.cancel();
+	return new Response(null, { status, headers });
+}
 
 /** Answers shorter than this gain nothing by it, bytes. */
 const SHORT = 1000;
@@ -71,7 +78,8 @@ function compressed(request: Request, response: Response): Response {
 /** An unexpected failure: logged for whoever runs the server, told briefly to whoever uses it. */
 export const handleError: HandleServerError = ({ error, event, status, message }) => {
 	if (status === 404) return { message: "This page doesn't exist. Go back to the rack." };
-	console.error(`${event.request.method} ${event.url.pathname} failed:`, withoutStatement(error));
+	// As what is put in, not as the format: an address may have signs in it that stand for something there.
+	console.error('%s %s failed:', event.request.method, event.url.pathname, withoutStatement(error));
 	return {
 		message:
 			status < 500

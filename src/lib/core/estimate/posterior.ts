@@ -82,10 +82,11 @@ function costOf<World>(
 	const world = space.worldAt(x);
 	if (!world) return Infinity;
 	const prior = x.reduce((sum, z, i) => sum + (z / (space.sigmas?.[i] ?? 1)) ** 2, 0);
-	return observed.reduce((sum, reading) => {
+	const cost = observed.reduce((sum, reading) => {
 		const z = (reading.value - reading.predict(world)) / reading.sigma;
 		return sum - logDensity(reading, z);
 	}, prior / 2);
+	return Number.isFinite(cost) ? cost : Infinity;
 }
 
 const ROOT_TAU = Math.sqrt(2 * Math.PI);
@@ -148,6 +149,11 @@ export function posterior<World>(
 	let x = [...from];
 	if (!space.worldAt(x)) throw new RangeError('the search starts where there is no spool');
 	let cost = costOf(space, observed, x);
+	if (cost === Infinity) {
+		// From where nothing could be read, the search begins again where nothing is off.
+		x = x.map(() => 0);
+		cost = costOf(space, observed, x);
+	}
 	let damping = 0;
 	let converged = observed.length === 0;
 	let here = linearised(space, observed, x);
@@ -200,7 +206,8 @@ export function updated<World>(
 		const off = value - predict(here) - slope.reduce((sum, g, i) => sum + g * (at[i]! - x[i]!), 0);
 		const next = at.map((z, i) => z + gain[i]! * off);
 		const there = space.worldAt(next);
-		if (!there) break;
+		// A long step may lead where there is still a spool, and nothing that could be read on it.
+		if (!there || !Number.isFinite(predict(there))) break;
 		const moved = Math.max(...next.map((z, i) => Math.abs(z - x[i]!)));
 		[x, here] = [next, there];
 		if (moved < UPDATE_AT_REST) break;

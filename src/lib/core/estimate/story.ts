@@ -152,6 +152,9 @@ class Telling {
 	}
 }
 
+/** Nothing is read better than this share of itself, whatever is said of it: a reading without any doubt would count for ever. */
+const LEAST_SHARE = 1e-5;
+
 const isAmount = (reading: Reading): reading is AmountReading | DepthReading =>
 	reading.kind === 'depth' || reading.kind === 'amount';
 
@@ -162,11 +165,11 @@ function observedBy(
 	stop: number,
 	spreads: Spreads
 ): Observed<World>[] {
-	const made = <R extends Reading>(of: Observation<R>, by: R): Observed<World> => ({
-		value: of.value(by),
-		sigma: of.sigma(by, spreads),
-		predict: of.predict(by, lying, stop)
-	});
+	const made = <R extends Reading>(of: Observation<R>, by: R): Observed<World> => {
+		const value = of.value(by);
+		const sigma = Math.max(of.sigma(by, spreads), LEAST_SHARE * Math.abs(value), LEAST_SHARE);
+		return { value, sigma, predict: of.predict(by, lying, stop) };
+	};
 	const own = OBSERVATIONS[reading.kind] as Observation | undefined;
 	const both = isAmount(reading) && reading.turns !== undefined && reading.lengthMm !== undefined;
 	return [

@@ -20,9 +20,13 @@ export const areaToRadius = (spool: Spool, radiusMm: number): number =>
 export const volumeToRadius = (spool: Spool, radiusMm: number): number =>
 	volumeInPiece(pieceAtRadius(spool, radiusMm), radiusMm);
 
+/** What is taken off again may be more than was put on by so much, from rounding, mm³. */
+const ROUNDING_MM3 = 1e-6;
+
 /** Surface radius when `volumeMm3` of space is filled, mm: the inverse of {@link volumeToRadius}. */
 export function radiusAtVolume(spool: Spool, volumeMm3: number): number {
-	if (!(volumeMm3 >= 0)) throw new RangeError(`volume ${volumeMm3} mm³ is not a fill`);
+	if (!(volumeMm3 >= -ROUNDING_MM3)) throw new RangeError(`volume ${volumeMm3} mm³ is not a fill`);
+	if (volumeMm3 < 0) return spool.arborRadiusMm;
 	const { pieces } = spool;
 	let i = 0;
 	while (i + 1 < pieces.length && volumeMm3 > pieces[i + 1]!.volumeBelowMm3) i++;

@@ -54,6 +54,11 @@ export interface UncertainInput {
 	readonly layLn?: readonly number[] | undefined;
 }
 
+/** Where physics ends: a bulk or a thickness is never less than this share of what it is expected to be. Assumption. */
+const LEAST_SHARE = 0.05;
+/** By how much a quantity that stays positive is multiplied, `z` standard deviations off. */
+const times = (z: number, share: number): number => Math.max(1 + z * share, LEAST_SHARE);
+
 type SourceShift = readonly [InputKey, (source: SpoolSource, z: number) => SpoolSource];
 
 /** A shift that only one kind of source knows. */
@@ -104,7 +109,7 @@ function ratedShifts(source: RatedSource, { rimMm, widthMm }: Spreads): SourceSh
 		}));
 	const [hasRim, hasWidth] = [source.rimDiameterMm !== undefined, source.widthMm !== undefined];
 	const shifts: SourceShift[] = [
-		['rating', of('rated', (s, z) => ({ ...s, spaceFactor: s.spaceFactor * (1 + z * s.bulkSpread) }))],
+		['rating', of('rated', (s, z) => ({ ...s, spaceFactor: s.spaceFactor * times(z, s.bulkSpread) }))],
 		['rated-gap', of('rated', (s, z) => ({ ...s, ratedGapMm: s.ratedGapMm + z * s.gapSigmaMm }))]
 	];
 	if (hasRim)
@@ -139,11 +144,11 @@ type ComponentShift = readonly [InputKey, (component: Component, z: number) => C
 const componentShifts = (component: Component, general: Spreads): ComponentShift[] => {
 	const { bulkShare, diameterShare } = { ...general, ...component.spreads };
 	return isKnown(component)
-		? [['bulk', (c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, 1 + z * bulkShare) } : c)]]
+		? [['bulk', (c, z) => (isKnown(c) ? { ...c, sections: scaleBulk(c.sections, times(z, bulkShare)) } : c)]]
 		: [
 				[
 					'diameter',
-					(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * (1 + z * diameterShare) })
+					(c, z) => (isKnown(c) ? c : { ...c, diameterMm: c.diameterMm * times(z, diameterShare) })
 				]
 			];
 };

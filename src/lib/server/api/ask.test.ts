@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { wordIssue } from '$lib/wording/issues';
 import * as answers from './answers';
+import { estimated } from './estimate';
 import * as lines from './line-answers';
 import { ask, told } from './testing';
 
@@ -276,5 +277,52 @@ describe('other ways to describe a fit', () => {
 		);
 		expect(cut.buyM).toEqual([137.16]);
 		expect((await told(lines.contrast, { one: '#ff6a00', other: '#4a7a3a' })).seen).toBe('clear');
+	});
+});
+
+describe('at the ends of what may be asked', () => {
+	it('a draw ends where physics does: no bulk and no thickness is below nothing', async () => {
+		const sure = await told(answers.risk, { fit: FIT, spreads: { bulkShare: 0.05 }, trials: 2000 });
+		const unsure = await told(answers.risk, {
+			fit: FIT,
+			spreads: { bulkShare: 0.5, diameterShare: 0.5 },
+			trials: 2000
+		});
+		expect(unsure.gapMm.sd).toBeGreaterThan(2 * sure.gapMm.sd);
+		for (const spreads of [{ layShare: 0.5 }, { bulkShare: 0.5 }])
+			expect((await told(answers.methods, { fit: FIT, spreads, trials: 50 })).rungs.length).toBeGreaterThan(
+				3
+			);
+	});
+	it('a strand that lies more densely than anything can is refused, whatever is asked of it', async () => {
+		const dense = { lineClass: 'WF6F', layEfficiency: 1.2 };
+		const sent = { spool: SPOOL, lines: [{ line: dense, leastGapMm: 3 }], backing: BACKING };
+		expect(await ask(lines.shared, sent)).toMatchObject({
+			ok: false,
+			issues: [{ code: 'packing_above_hexagonal', path: ['lines', 0, 'layEfficiency'] }]
+		});
+	});
+	it('a reading without any doubt leaves an answer that is a number', async () => {
+		const fit = { ...FIT, spreads: { diameterShare: 0 } };
+		const readings = [{ kind: 'diameter', component: 0, diameterMm: 0.3 }];
+		expect((await told(estimated, { fit, readings })).readings[0]!.surprise).toBe(true);
+	});
+	it('next to no turns leave a bare arbor, not less: a depth that contradicts it is told so', async () => {
+		const fit = {
+			spool: { rimDiameterMm: 70, arborDiameterMm: 24, widthMm: 16 },
+			stack: [
+				{
+					role: 'bed',
+					layEfficiency: 0.8,
+					sections: [{ lengthM: 20, startDiameterMm: 1, endDiameterMm: 0.9 }]
+				},
+				{ role: 'bed', layEfficiency: 0.8, wraps: { count: 20, widthMm: 16 } }
+			]
+		};
+		const at = { component: 0, turns: Number.MIN_VALUE, depthMm: 5 };
+		expect(await ask(answers.paused, { fit, at })).toMatchObject({
+			ok: false,
+			issues: [{ code: 'reading_contradicts', path: ['at', 'depthMm'] }]
+		});
 	});
 });

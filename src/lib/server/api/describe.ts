@@ -11,6 +11,7 @@ import {
 	isKnown,
 	knownFillSource,
 	ok,
+	MAX_LAY_EFFICIENCY,
 	parseLineClass,
 	ratedSource,
 	spoolOf,
@@ -97,6 +98,10 @@ export function describeStrand(input: SentStrand): Result<StrandDescription> {
 		return fail({ code: 'conflicting_fields', fields: ['lengthM', 'sections'] }, ['lengthMm']);
 	if (share !== undefined && layEfficiency === undefined)
 		return fail({ code: 'needs_one_of', fields: ['layEfficiency'] }, ['layEfficiency']);
+	if (layEfficiency !== undefined && layEfficiency > MAX_LAY_EFFICIENCY)
+		return fail({ code: 'packing_above_hexagonal', layEfficiency, limit: MAX_LAY_EFFICIENCY }, [
+			'layEfficiency'
+		]);
 	const read = madeOf(input);
 	return read.ok
 		? ok({
