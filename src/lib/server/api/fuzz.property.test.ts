@@ -17,7 +17,7 @@ interface Operation {
 	>;
 }
 const document = openApiDocument(ROUTES);
-/** What is asked and written down nowhere: everything else is a write, with an id of its own. */
+/** What is asked and written down nowhere: a write has an id of its own, but for practice, whose entries have one each. */
 const questions = Object.entries(document.paths ?? {}).flatMap(([path, methods]) => {
 	const post = (methods as { post?: Operation }).post;
 	const asked = post?.requestBody?.content['application/json'];
@@ -64,10 +64,11 @@ it.each(questions)(
 						MOST
 					);
 					expect(checked.success ? undefined : checked.error.issues, JSON.stringify(body)).toBeUndefined();
-				} else expect([400, 404, 413, 422]).toContain(reply.status);
+				} else expect([400, 413, 422]).toContain(reply.status);
 			}),
 			{ numRuns: RUNS, seed: 20261201 }
 		);
+		// Not everything that is asked so is refused.
 		expect(answered).toBeGreaterThan(0);
 	}
 );

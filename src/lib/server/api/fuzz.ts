@@ -61,7 +61,9 @@ const WAYS = [
 			['ratings', 'rimDiameterMm', 'widthMm'],
 			['fill', 'rimDiameterMm', 'widthMm']
 		],
-		beside: ['frameDiameterMm']
+		usual: 1,
+		beside: ['frameDiameterMm'],
+		besideUsually: []
 	},
 	{
 		of: 'wraps',
@@ -74,15 +76,20 @@ const WAYS = [
 			['weighed', 'densityGPerCm3'],
 			['lineClass', 'massG']
 		],
-		beside: ['lengthM', 'layEfficiency', 'layShare']
+		usual: 3,
+		beside: ['lengthM', 'layEfficiency', 'layShare'],
+		besideUsually: ['lengthM', 'layEfficiency']
 	}
 ] as const satisfies readonly {
 	readonly of: string;
 	readonly ways: readonly (readonly string[])[];
+	/** How many of them are the usual ones. */
+	readonly usual: number;
 	readonly beside: readonly string[];
+	readonly besideUsually: readonly string[];
 }[];
 /** Fields of these names stay small: how long an answer takes is another matter. */
-const SMALL: Readonly<Record<string, number>> = { trials: 200 };
+const SMALL: Readonly<Record<string, number>> = { trials: 100 };
 /** Entries of a list that are tried; how much there may be is another matter. */
 const MOST_ENTRIES = 4;
 
@@ -116,18 +123,21 @@ export function valuesOf(document: Document): (schema: Schema) => fc.Arbitrary<u
 	const resolved = (schema: Schema): Schema =>
 		schema.$ref === undefined ? schema : resolved(named[schema.$ref.split('/').at(-1)!]!);
 
-	function arbitrary(of: Schema, name: string, depth: number): fc.Arbitrary<unknown> {
+	/** @param like whether it is like a reel wherever that can be said */
+	function arbitrary(of: Schema, name: string, like: boolean): fc.Arbitrary<unknown> {
 		const schema = resolved(of);
 		if (schema.const !== undefined) return fc.constant(schema.const);
-		const any = anything(schema, name, depth);
+		const any = anything(schema, name, like);
 		const usual = (LIKE_A_REEL[name] ?? []).filter((value) => typeof value === typeOf(schema));
-		return usual.length > 0 ? fc.oneof({ weight: 6, arbitrary: fc.constantFrom(...usual) }, any) : any;
+		if (usual.length === 0) return any;
+		const ordinary = fc.constantFrom(...usual);
+		return like ? ordinary : fc.oneof({ weight: 3, arbitrary: ordinary }, any);
 	}
 	const typeOf = ({ type }: Schema): string | undefined => (type === 'integer' ? 'number' : type);
 
-	function anything(schema: Schema, name: string, depth: number): fc.Arbitrary<unknown> {
+	function anything(schema: Schema, name: string, like: boolean): fc.Arbitrary<unknown> {
 		const choices = schema.anyOf ?? schema.oneOf;
-		if (choices) return fc.oneof(...choices.map((one) => arbitrary(one, name, depth)));
+		if (choices) return fc.oneof(...choices.map((one) => arbitrary(one, name, like)));
 		if (schema.enum) return fc.constantFrom(...schema.enum);
 		switch (schema.type) {
 			case 'number':
@@ -138,9 +148,9 @@ export function valuesOf(document: Document): (schema: Schema) => fc.Arbitrary<u
 			case 'null':
 				return fc.constant(null);
 			case 'array':
-				return list(schema, name, depth);
+				return list(schema, name, like);
 			case 'object':
-				return record(schema, depth);
+				return record(schema, like);
 			case 'string':
 				return schema.pattern === undefined
 					? fc.string({ maxLength: Math.min(schema.maxLength ?? 40, 40) })
@@ -149,23 +159,22 @@ export function valuesOf(document: Document): (schema: Schema) => fc.Arbitrary<u
 				return fc.constant(undefined);
 		}
 	}
-	function list(schema: Schema, name: string, depth: number): fc.Arbitrary<unknown> {
-		if (schema.prefixItems)
-			return fc.tuple(...schema.prefixItems.map((item) => arbitrary(item, name, depth + 1)));
+	function list(schema: Schema, name: string, like: boolean): fc.Arbitrary<unknown> {
+		if (schema.prefixItems) return fc.tuple(...schema.prefixItems.map((item) => arbitrary(item, name, like)));
 		const least = schema.minItems ?? 0;
-		return fc.array(arbitrary(schema.items ?? {}, name, depth + 1), {
+		return fc.array(arbitrary(schema.items ?? {}, name, like), {
 			minLength: least,
 			maxLength: Math.max(least, Math.min(schema.maxItems ?? MOST_ENTRIES, MOST_ENTRIES))
 		});
 	}
-	function record(schema: Schema, depth: number): fc.Arbitrary<unknown> {
+	function record(schema: Schema, like: boolean): fc.Arbitrary<unknown> {
 		const properties = schema.properties ?? {};
 		/** Each of `always`, and what is required; of `perhaps` some. */
 		const given = (always: readonly string[], perhaps: readonly string[]): fc.Arbitrary<unknown> =>
 			fc.record(
 				Object.fromEntries(
 					Object.entries(properties).flatMap(([key, inner]) => {
-						const value = arbitrary(inner, key, depth + 1);
+						const value = arbitrary(inner, key, like);
 						if (always.includes(key) || schema.required?.includes(key) || key in SMALL) return [[key, value]];
 						return perhaps.includes(key) ? [[key, fc.option(value, { nil: undefined, freq: 2 })]] : [];
 					})
@@ -173,11 +182,12 @@ export function valuesOf(document: Document): (schema: Schema) => fc.Arbitrary<u
 			);
 		const all = given([], Object.keys(properties));
 		const ways = WAYS.find(({ of }) => of in properties);
-		return ways
-			? fc.oneof(all, ...ways.ways.map((way) => ({ weight: 3, arbitrary: given(way, ways.beside) })))
-			: all;
+		if (!ways) return all;
+		const told = ways.ways.map((way) => given(way, ways.beside));
+		const usual = ways.ways.slice(0, ways.usual).map((way) => given(way, ways.besideUsually));
+		return like ? fc.oneof(...usual) : fc.oneof(all, ...told);
 	}
-	return (schema) => arbitrary(schema, '', 0);
+	return (schema) => fc.oneof(arbitrary(schema, '', true), arbitrary(schema, '', false));
 }
 
 /** The schema as one that stands alone, for a check. */
