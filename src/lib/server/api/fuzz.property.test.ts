@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { checkOf, valuesOf } from './fuzz';
+import { checkOf, valuesOf } from './fuzz-testing';
 import { openApiDocument } from './openapi';
 
 const ROUTES = import.meta.glob<Record<string, unknown>>(

@@ -16,7 +16,7 @@ import { unreadable } from '../services/unreadable';
 import { listWindings } from '../repositories/windings';
 import { asked } from '../testing';
 import { windingsOf } from '../services/windings';
-import { writeDatabaseOf } from './older';
+import { writeDatabaseOf } from './older-testing';
 
 let directory: string;
 beforeEach(() => (directory = mkdtempSync(join(tmpdir(), 'wendle-migrate-'))));

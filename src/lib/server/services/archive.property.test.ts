@@ -10,7 +10,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openDatabase } from '../db/open';
 import { migrationSource } from '../migrations';
-import { writeDatabaseOf } from '../migrations/older';
+import { writeDatabaseOf } from '../migrations/older-testing';
 import { valueOf } from '../outcome';
 import { asked, create } from '../testing';
 import { bringIn, exportArchive } from './archive';
