@@ -13,7 +13,6 @@ const cli = (...args: string[]): Promise<{ code: number; said: string }> =>
 	);
 
 test('the command line fits, lists, exports, imports and backs up', async ({ demo }) => {
-	test.setTimeout(120_000);
 	const folder = mkdtempSync(join(tmpdir(), 'wendle-cli-'));
 	try {
 		const at = ['--server', demo.url];

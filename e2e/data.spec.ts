@@ -73,7 +73,7 @@ test('everything moves to an empty server in one file, which shows first what it
 	page,
 	demo
 }) => {
-	test.setTimeout(240_000);
+	test.slow();
 	await demo.fillOrders();
 	await open(page, `${demo.url}/data`);
 	const [download] = await Promise.all([

@@ -80,7 +80,7 @@ test('pages and answers come compressed to whoever takes that, and whole to ever
 });
 
 test('no page has a barrier, a sideways scroll, a jump or small print', async ({ page, context, demo }) => {
-	test.setTimeout(LONG ? 1_800_000 : 400_000);
+	test.slow();
 	await demo.fillOrders();
 	const at = await addresses(page, demo.url);
 	const wrong: string[] = [];

@@ -53,7 +53,7 @@ test('six orders go in a row from their wishes through two benches to the hand-o
 	browser,
 	demo
 }) => {
-	test.setTimeout(200_000);
+	test.slow();
 	const shelf = [
 		['orange', 'polyester-20', '600 m'],
 		['white', 'polyester-20', '500 m'],

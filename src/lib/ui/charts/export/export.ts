@@ -1,10 +1,9 @@
 import { circlesOf } from './circles';
 import { figureOf } from './figure';
+import { make, SVG } from './make';
 import { outliner } from './outlines';
 
 /** Drawings as files that look the same in any program: plain attributes, plain colours, circles that are circles, text as outlines. */
-
-const SVG = 'http://www.w3.org/2000/svg';
 
 const COLOURS = ['fill', 'stroke', 'stop-color'] as const;
 /** How opaque each of these is, beside what its colour says. */
@@ -73,12 +72,6 @@ function look(element: Element, paint: ReturnType<typeof painter>): Map<string, 
 	for (const property of LOOK) found.set(property, plain(computed.getPropertyValue(property)));
 	return found;
 }
-
-const make = (name: string, attributes: Readonly<Record<string, string | number>>): Element => {
-	const element = document.createElementNS(SVG, name);
-	for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
-	return element;
-};
 
 /** Room beside what stands farthest out. */
 const MARGIN = 12;

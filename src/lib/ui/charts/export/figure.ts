@@ -1,15 +1,6 @@
+import { make } from './make';
+
 /** A figure of several drawings and words, laid out by the page, as one drawing. */
-
-const SVG = 'http://www.w3.org/2000/svg';
-
-const make = <K extends keyof SVGElementTagNameMap>(
-	name: K,
-	attributes: Readonly<Record<string, string | number>>
-): SVGElementTagNameMap[K] => {
-	const element = document.createElementNS(SVG, name);
-	for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
-	return element;
-};
 
 /** Where something stands in its figure, px. */
 interface Place {
