@@ -10,7 +10,12 @@ export default defineConfig({
 		emptyOutDir: true,
 		target: 'node20',
 		rollupOptions: {
-			input: { 'fill-demo': 'demo/fill.ts', backup: 'src/lib/server/db/backup.ts', cli: 'cli/main.ts' },
+			input: {
+				'fill-demo': 'demo/fill.ts',
+				backup: 'src/lib/server/db/backup.ts',
+				cli: 'cli/main.ts',
+				work: 'src/lib/server/work/worker.ts'
+			},
 			output: { entryFileNames: '[name].js' }
 		}
 	}

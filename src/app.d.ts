@@ -45,4 +45,4 @@ declare module 'svelte/elements' {
 	}
 }
 
-export {};
+export type {} from '@sveltejs/adapter-node';

@@ -15,9 +15,10 @@ import { withoutStatement } from '$lib/server/db/trouble';
 import { PLACE_COOKIE, placeOf, refuseFromElsewhere } from '$lib/server/place';
 import { todayIn } from '$lib/server/today';
 import { strandsNow } from '$lib/server/services';
+import { endThreads } from '$lib/server/work/aside';
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 
-process.on('sveltekit:shutdown', () => closeDatabase());
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
 
 /** Lives are folded before anyone asks for them; what keeps that from working is told to whoever does ask. */
 export const init: ServerInit = () => void strandsNow().catch(() => undefined);

@@ -1,21 +1,17 @@
-import type { Issue } from '$lib/core';
 import { toJson } from '$lib/inventory/json';
-import { wordIssue, wordShape, type WordedIssue } from '$lib/wording/issues';
+import { wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { RequestEvent } from '@sveltejs/kit';
 import { createHash, randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import {
 	actOperation,
 	described,
-	questionOperation,
 	readOperation,
 	writeOperation,
 	type ReadOf,
 	type WriteOf
 } from './api/operation';
 import { PAGE_QUERY, type PageAsked } from './api/page';
-import { answerTo, type Question } from './api/question';
-import { body } from './api/wire';
 import type { WriteId } from './db/write';
 import type { Outcome } from './outcome';
 
@@ -37,7 +33,7 @@ function respondUnlessKnown(request: Request, value: unknown): Response {
 		: new Response(text, { headers: { 'content-type': 'application/json', etag } });
 }
 
-type RefusalStatus = 400 | 404 | 409 | 413 | 422;
+type RefusalStatus = 400 | 401 | 403 | 404 | 409 | 413 | 422 | 429;
 
 export const issueResponse = (
 	status: RefusalStatus,
@@ -53,10 +49,12 @@ process.once('SIGTERM', () => streams.forEach((end) => end()));
 process.once('SIGINT', () => streams.forEach((end) => end()));
 
 /**
- * Server-sent events: `open` is given a way to send a message (its number, and data as JSON) and returns what to
- * do at the end. A comment now and then keeps the line open.
+ * Server-sent events: `open` is given a way to send a message (its number or its name, and data as JSON) and one to end the stream, and
+ * returns what to do at the end. A comment now and then keeps the line open.
  */
-export function eventStream(open: (send: (id: number, data: unknown) => void) => () => void): Response {
+export function eventStream(
+	open: (send: (mark: number | string, data: unknown) => void, end: () => void) => () => void
+): Response {
 	const encoder = new TextEncoder();
 	let end = (): void => undefined;
 	let listening = true;
@@ -66,9 +64,14 @@ export function eventStream(open: (send: (id: number, data: unknown) => void) =>
 			const write = (text: string): void => {
 				if (listening) controller.enqueue(encoder.encode(text));
 			};
-			const close = open((id, data) => write(`id: ${id}\ndata: ${JSON.stringify(data)}\n\n`));
+			const close = open(
+				(mark, data) =>
+					write(`${typeof mark === 'number' ? 'id' : 'event'}: ${mark}\ndata: ${JSON.stringify(data)}\n\n`),
+				() => end()
+			);
 			const beat = setInterval(() => write(': still here\n\n'), HEARTBEAT_MS);
 			end = () => {
+				if (!listening) return;
 				listening = false;
 				clearInterval(beat);
 				close();
@@ -101,12 +104,6 @@ export const notFound = (what: string): Response =>
 		`There is no such ${what}, or it was removed. Go back to the rack and choose again.`
 	);
 
-export const impossible = (issues: readonly Issue[]): Response =>
-	issueResponse(
-		422,
-		issues.map((issue) => wordIssue(issue))
-	);
-
 /**
  * The body, or undefined when it proves too large. What is too much is still read, and dropped: closing on a
  * sender in mid-sentence would lose it the answer. The adapter ends a body for good at its own, higher limit,
@@ -135,13 +132,8 @@ export const readBytes = (request: Request): Promise<Uint8Array<ArrayBuffer> | u
 
 export type Body<T> = { ok: true; value: T } | { ok: false; response: Response };
 
-/** Reads and checks a JSON body. What cannot be read is a 400, too much a 413, a wrong shape a 422. */
-export async function readBody<S extends z.ZodType>(request: Request, shape: S): Promise<Body<z.output<S>>> {
-	const text = await readText(request);
-	return text.ok ? parseBody(text.value, shape) : text;
-}
-
-async function readText(request: Request): Promise<Body<string>> {
+/** The text of a JSON body. What cannot be read is a 400, too much a 413. */
+export async function readText(request: Request): Promise<Body<string>> {
 	const no = (response: Response): Body<string> => ({ ok: false, response });
 	if (!/^application\/json\b/i.test(request.headers.get('content-type') ?? ''))
 		return no(refuse(400, 'not_json', 'Send JSON, with Content-Type: application/json.'));
@@ -151,7 +143,8 @@ async function readText(request: Request): Promise<Body<string>> {
 		: no(refuse(413, 'too_large', `Send at most ${MAX_BODY_BYTES / 1024} kB: a set-up is a few of them.`));
 }
 
-function parseBody<S extends z.ZodType>(text: string, shape: S): Body<z.output<S>> {
+/** A body of a shape. What is not JSON is a 400, a wrong shape a 422. */
+export function parseBody<S extends z.ZodType>(text: string, shape: S): Body<z.output<S>> {
 	const no = (response: Response): Body<z.output<S>> => ({ ok: false, response });
 	let body: unknown;
 	try {
@@ -255,13 +248,4 @@ export const listing = <E extends RequestEvent, T>(
 		return asked.success
 			? respondUnlessKnown(event.request, await list(asked.data, event))
 			: issueResponse(422, wordShape(asked.error));
-	});
-
-/** A route that answers a question from the core: 200, or the refusals of {@link readBody} and `impossible`. */
-export const answering = <Q extends z.ZodType, A extends z.ZodType>(question: Question<Q, A>) =>
-	described(questionOperation(question), async ({ request }: { request: Request }): Promise<Response> => {
-		const read = await readBody(request, body(question.request));
-		if (!read.ok) return read.response;
-		const result = await answerTo(question, read.value);
-		return result.ok ? respond(result.value) : impossible(result.issues);
 	});

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { byHand } from '../core/stock/by-hand';
 import { costOf, leastUselessMm, MOVE_COSTS_M } from '../core/stock/cut-question';
+import { ended } from '../core/numeric/ended';
 import { seededRandom } from '../core/numeric/random';
 import { highsSolver } from './highs';
 
@@ -12,13 +13,7 @@ beforeAll(async () => {
 });
 
 const M = 1000;
-function planned(question: CutQuestion): CutPlan {
-	const running = planCuts(question, solve);
-	for (;;) {
-		const step = running.next();
-		if (step.done) return step.value;
-	}
-}
+const planned = (question: CutQuestion): CutPlan => ended(planCuts(question, solve));
 const question = (
 	wanted: readonly number[],
 	sources: readonly number[],

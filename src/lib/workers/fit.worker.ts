@@ -1,4 +1,4 @@
-import { matchMatrix, methodLadder, simulation } from '$lib/core';
+import { ladder, matchMatrix, simulation } from '$lib/core';
 import { expose } from 'comlink';
 import type { Answered, FitWorker } from './protocol';
 
@@ -33,11 +33,11 @@ const worker: FitWorker = {
 		follow(job, simulation(problem, planned, options), 4, onProgress),
 	match: (job, spools, lines, backing, gapMm, onProgress) =>
 		follow(job, matchMatrix(spools, lines, backing, gapMm), 5, onProgress),
-	async ladder(job, problem, planned, { trials, spreads }) {
+	async ladder(job, problem, planned, options) {
 		await breathe();
-		if (cancelled.delete(job)) return { ok: false, reason: 'cancelled' };
-		const ladder = methodLadder(problem, planned, { trials, spreads });
-		return ladder ? { ok: true, value: ladder } : { ok: false, reason: 'no-answer' };
+		const played = await follow(job, ladder(problem, planned, options), 10, () => undefined);
+		if (!played.ok) return played;
+		return played.value ? { ok: true, value: played.value } : { ok: false, reason: 'no-answer' };
 	},
 	cancel(job) {
 		cancelled.add(job);

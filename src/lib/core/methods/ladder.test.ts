@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { taperOf } from '../line/class';
+import { ended } from '../numeric/ended';
 import { fitOf, STRAIGHT } from '../testing';
 import type { Problem } from '../uncertainty/inputs';
 import { DEFAULT_SPREADS } from '../uncertainty/spreads';
-import { GAP_ERROR_LIMIT_MM, methodLadder, RUB_LIMIT, type Ladder } from './ladder';
+import { GAP_ERROR_LIMIT_MM, ladder, RUB_LIMIT, type Ladder } from './ladder';
 import type { MethodSlug } from './methods';
 
 const problem = (gapMm: number, number = 6): Problem => ({
@@ -14,12 +15,12 @@ const problem = (gapMm: number, number = 6): Problem => ({
 		{ role: 'line', layEfficiency: 0.88, sections: taperOf({ taper: 'WF', number, density: 'F' }) }
 	]
 });
-const ladder = (gapMm: number, spreads = DEFAULT_SPREADS): Ladder =>
-	methodLadder(problem(gapMm), fitOf(problem(gapMm)), { trials: 1500, seed: 11, spreads })!;
+const played = (gapMm: number, spreads = DEFAULT_SPREADS): Ladder =>
+	ended(ladder(problem(gapMm), fitOf(problem(gapMm)), { trials: 1500, seed: 11, spreads }))!;
 const rung = (of: Ladder, slug: MethodSlug) => of.rungs.find((r) => r.slug === slug)!;
 
 describe('the ladder of methods', () => {
-	const usual = ladder(4);
+	const usual = played(4);
 
 	it('errs less the more trouble is taken', () => {
 		const errors = (['makers-figure', 'calculation', 'stop-depth', 'half-fit'] as const).map(
@@ -53,7 +54,7 @@ describe('the ladder of methods', () => {
 			1
 		);
 		expect(rung(usual, 'twin-reel').gapError95Mm).toBeGreaterThan(rung(usual, 'run-out').gapError95Mm);
-		const hopeless = ladder(0.2, { ...DEFAULT_SPREADS, bulkShare: 0.2 });
+		const hopeless = played(0.2, { ...DEFAULT_SPREADS, bulkShare: 0.2 });
 		expect(['twin-reel', 'run-out']).not.toContain(hopeless.recommended);
 	});
 	it('recommends the least work that keeps both limits', () => {
@@ -71,11 +72,11 @@ describe('the ladder of methods', () => {
 			expect(tightProbability).toBeGreaterThanOrEqual(rubProbability);
 	});
 	it('a narrow gap and a doubtful line make the trouble worth while', () => {
-		const narrow = ladder(0.8, { ...DEFAULT_SPREADS, bulkShare: 0.12 });
+		const narrow = played(0.8, { ...DEFAULT_SPREADS, bulkShare: 0.12 });
 		expect(['half-fit', 'reverse-fill']).toContain(narrow.recommended);
 	});
 	it('sure measures make the plain calculation good', () => {
-		const sure = ladder(4, {
+		const sure = played(4, {
 			rimMm: 0.02,
 			arborMm: 0.02,
 			widthMm: 0.02,
@@ -88,6 +89,6 @@ describe('the ladder of methods', () => {
 	});
 	it('there is none when the line alone is too big', () => {
 		const tooBig = problem(4, 14);
-		expect(methodLadder(tooBig, fitOf(tooBig))).toBeUndefined();
+		expect(ended(ladder(tooBig, fitOf(tooBig)))).toBeUndefined();
 	});
 });

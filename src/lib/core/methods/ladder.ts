@@ -62,35 +62,46 @@ export const playMethods = (belief: Belief, seed: number): [MethodSlug, Played][
 		return result ? [[slug, result] as [MethodSlug, Played]] : [];
 	});
 
+/** How the methods are played: on so many worlds, drawn from these spreads. */
+export interface LadderOptions {
+	readonly trials?: number;
+	readonly seed?: number;
+	readonly spreads?: Spreads;
+}
+
 /**
- * Plays every method on `trials` worlds drawn from the spreads, and says which to use. Undefined when the
- * set-up has no length to find. A method that cannot be used here has no rung.
+ * Plays every method on `trials` worlds drawn from the spreads, and says which to use. Yields the number of worlds played after
+ * each, so that the caller can show progress or stop. Undefined when the set-up has no length to find. A method that cannot be
+ * used here has no rung.
  */
-export function methodLadder(
+export function* ladder(
 	problem: Problem,
 	planned: Fit,
-	{
-		trials = 400,
-		seed = 1,
-		spreads = DEFAULT_SPREADS
-	}: { trials?: number; seed?: number; spreads?: Spreads } = {}
-): Ladder | undefined {
+	{ trials = 400, seed = 1, spreads = DEFAULT_SPREADS }: LadderOptions = {}
+): Generator<number, Ladder | undefined> {
 	const { solved } = planned;
 	if (!planned.fits || !solved || !(solved.lengthMm > 0)) return undefined;
 	const built = spoolOf(problem.source);
 	if (!built.ok) return undefined;
 	const belief: Belief = { problem, spool: built.value.spool, planned, solved, spreads };
 	const played = new Map<MethodSlug, Played[]>();
-	for (let i = 0; i < trials; i++)
+	for (let i = 0; i < trials; i++) {
 		for (const [slug, result] of playMethods(belief, seed + i)) {
 			const results = played.get(slug) ?? [];
 			results.push(result);
 			played.set(slug, results);
 		}
+		yield i + 1;
+	}
 	const rungs = [...played].flatMap(([slug, results]) => {
 		const wanted = results.map(() => problem.gapMm);
 		return results.length > trials / 2 ? [summariseMethod(slug, results, wanted)] : [];
 	});
+	return recommended(rungs);
+}
+
+/** The method to use: the least work that is safe, else the one that errs least. Undefined when there is none. */
+function recommended(rungs: readonly Rung[]): Ladder | undefined {
 	const handy = rungs.filter(
 		({ slug }) => METHODS.find((method) => method.slug === slug)!.takes === undefined
 	);

@@ -1,4 +1,5 @@
 import type { Fit } from '../fit/solve';
+import { ended } from '../numeric/ended';
 import { seededRandom } from '../numeric/random';
 import { mean, quantileSorted, shareBelow, summarySorted, type Summary } from '../numeric/sample';
 import type { Share } from './first-order';
@@ -113,13 +114,8 @@ export function* simulation(
 }
 
 /** The whole simulation at once. */
-export function simulate(problem: Problem, planned: Fit, options: SimulationOptions): Simulation {
-	const running = simulation(problem, planned, options);
-	for (;;) {
-		const step = running.next();
-		if (step.done) return step.value;
-	}
-}
+export const simulate = (problem: Problem, planned: Fit, options: SimulationOptions): Simulation =>
+	ended(simulation(problem, planned, options));
 
 /**
  * The longest backing that keeps the chance of rubbing at `risk`: as many of the trials touch at less.

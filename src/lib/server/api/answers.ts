@@ -4,13 +4,13 @@ import {
 	fail,
 	halfFit,
 	lengthAtRisk,
-	methodLadder,
 	ok,
 	retrievePerTurnMm,
 	runoutOf,
 	simulation,
 	within,
 	isEnough,
+	ladder,
 	moreBacking,
 	type Fit,
 	type Result,
@@ -19,12 +19,14 @@ import {
 import type { Evaluation } from '$lib/setup/evaluate';
 import type { z } from 'zod';
 import * as ask from './ask';
+import { bulkOf, COST_MS, fitCostMs } from './cost';
 import { backingOf, DEFAULT_GAP_MM, describeSpool, evaluateFit } from './describe';
 import { FitRequest, FitResponse } from './fit';
 import { question } from './question';
 import type { FromMm, InMm } from './wire';
 
 const DEFAULT_TRIALS = 20_000;
+const DEFAULT_WORLDS = 400;
 const DEFAULT_RISK = 0.05;
 
 const componentsOf = (fit: Fit) =>
@@ -61,14 +63,29 @@ export function fitAnswer({ known, fit, estimate }: Evaluation): FromMm<z.output
 	};
 }
 
+/** What counts its steps, in shares of them all. */
+function* shareOf<T>(steps: number, running: Generator<number, T>): Generator<number, T> {
+	for (;;) {
+		const step = running.next();
+		if (step.done) return step.value;
+		yield step.value / steps;
+	}
+}
+
 /** A set-up that is part of a question, worked out. */
 const evaluated = (sent: InMm<z.output<typeof FitRequest>>): Result<Evaluation> =>
 	within(evaluateFit(sent), 'fit');
 
-export const fit = question('Fit a stack on a spool', FitRequest, FitResponse, (request) => {
-	const read = evaluateFit(request);
-	return read.ok ? ok(fitAnswer(read.value)) : read;
-});
+export const fit = question(
+	'Fit a stack on a spool',
+	FitRequest,
+	FitResponse,
+	(request) => {
+		const read = evaluateFit(request);
+		return read.ok ? ok(fitAnswer(read.value)) : read;
+	},
+	fitCostMs
+);
 
 export const halfFitted = question(
 	'From the depth with the line wound alone',
@@ -107,7 +124,8 @@ export const paused = question(
 				path: [String(issue.path[0]) in at ? 'at' : 'fit', ...issue.path]
 			}))
 		};
-	}
+	},
+	({ fit }) => fitCostMs(fit)
 );
 
 export const corrected = question(
@@ -125,7 +143,8 @@ export const corrected = question(
 				issue.path[0] === 'seen' ? issue : { ...issue, path: ['fit', ...issue.path] }
 			)
 		};
-	}
+	},
+	({ fit }) => fitCostMs(fit)
 );
 
 export const risk = question(
@@ -136,30 +155,29 @@ export const risk = question(
 		const read = evaluated({ ...sent, spreads: { ...sent.spreads, ...spreads } });
 		if (!read.ok) return read;
 		const options = { trials, seed, spreads: read.value.spreads, stopBy };
-		const simulated = yield* simulation(read.value.problem, read.value.fit, options);
+		const simulated = yield* shareOf(trials, simulation(read.value.problem, read.value.fit, options));
 		return ok({
 			...simulated,
 			...(read.value.fit.solved && { lengthAtRiskMm: lengthAtRisk(simulated, riskLimit) }),
 			shares: simulated.shares.map(({ key, ...share }) => ({ ...share, input: key }))
 		});
-	}
+	},
+	({ fit, trials = DEFAULT_TRIALS }) => fitCostMs(fit) + trials * COST_MS.trial * bulkOf(fit)
 );
 
 export const methods = question(
 	'Compare the methods of finding how much backing',
 	ask.MethodsRequest,
 	ask.MethodsResponse,
-	({ fit: sent, trials, seed, spreads }) => {
+	function* ({ fit: sent, trials = DEFAULT_WORLDS, seed = 1, spreads }) {
 		const read = evaluated({ ...sent, spreads: { ...sent.spreads, ...spreads } });
 		if (!read.ok) return read;
-		const ladder = methodLadder(read.value.problem, read.value.fit, {
-			...(trials !== undefined && { trials }),
-			...(seed !== undefined && { seed }),
-			spreads: read.value.spreads
-		});
-		if (!ladder) return fail({ code: 'nothing_to_correct' }, ['fit', 'stack']);
-		return ok({ ...ladder, rungs: ladder.rungs.map(({ slug, ...rung }) => ({ ...rung, method: slug })) });
-	}
+		const options = { trials, seed, spreads: read.value.spreads };
+		const played = yield* shareOf(trials, ladder(read.value.problem, read.value.fit, options));
+		if (!played) return fail({ code: 'nothing_to_correct' }, ['fit', 'stack']);
+		return ok({ ...played, rungs: played.rungs.map(({ slug, ...rung }) => ({ ...rung, method: slug })) });
+	},
+	({ fit, trials = DEFAULT_WORLDS }) => trials * COST_MS.world * bulkOf(fit)
 );
 
 export const runout = question(
@@ -183,7 +201,8 @@ export const runout = question(
 				};
 			})
 		});
-	}
+	},
+	({ fit }) => fitCostMs(fit)
 );
 
 export const reverseFilled = question(
@@ -215,5 +234,6 @@ export const enough = question(
 				way.kind === 'thinner-backing' ? { ...way, material: way.material.slug } : way
 			)
 		});
-	}
+	},
+	({ fit }) => fitCostMs(fit)
 );

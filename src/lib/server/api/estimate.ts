@@ -10,6 +10,7 @@ import {
 } from '$lib/core';
 import { BOUNDS } from '$lib/setup/bounds';
 import { z } from 'zod';
+import { bulkOf, COST_MS, fitCostMs } from './cost';
 import { evaluateFit } from './describe';
 import { bounded, FitRequest } from './fit';
 import { question } from './question';
@@ -221,5 +222,7 @@ export const estimated = question(
 				asItIsMm: asItIs
 			} satisfies Record<string, Ranged>
 		});
-	}
+	},
+	({ fit, readings, samples = 0 }) =>
+		(1 + readings.length) * fitCostMs(fit) + samples * COST_MS.sample * bulkOf(fit)
 );

@@ -14,18 +14,33 @@ import {
 	totalLengthMm,
 	totalVolumeMm3,
 	within,
+	type Fit,
 	type KnotSlug
 } from '$lib/core';
 import { contrastOf } from '$lib/setup/contrast';
 import * as ask from './ask';
+import { COST_MS, profileShare, sectionShare } from './cost';
 import { backingOf, DEFAULT_GAP_MM, lineOf, spoolFrom } from './describe';
 import { question } from './question';
+import type { FromMm } from './wire';
+import type { z } from 'zod';
+
+type MatchRow = FromMm<z.output<typeof ask.MatchResponse>>['rows'][number];
+const rowOf = (spool: number, line: number, { fits, solved, gapMm }: Fit): MatchRow => ({
+	spool,
+	line,
+	fits,
+	backingMm: solved?.lengthMm ?? 0,
+	turns: solved?.turns ?? 0,
+	stopDepthMm: solved?.stopDepthMm ?? 0,
+	gapMm
+});
 
 export const match = question(
 	'Every spool with every line',
 	ask.MatchRequest,
 	ask.MatchResponse,
-	({ spools: sentSpools, lines: sentLines, backing: sent, gapMm = DEFAULT_GAP_MM }) => {
+	function* ({ spools: sentSpools, lines: sentLines, backing: sent, gapMm = DEFAULT_GAP_MM }) {
 		const lines = all(
 			sentLines.map((line) => lineOf({ ...line, role: 'line' })),
 			(i) => ['lines', i]
@@ -35,26 +50,20 @@ export const match = question(
 		if (!backing.ok) return backing;
 		const spools = all(sentSpools.map(spoolFrom), (i) => ['spools', i]);
 		if (!spools.ok) return spools;
-		const pairs = spools.value.flatMap((spool, i) =>
-			lines.value.map((line, j) => ({ i, j, fit: matchPair(spool, line, backing.value, gapMm) }))
-		);
-		const rows = all(
-			pairs.map(({ fit, i, j }) =>
-				fit.ok
-					? ok({
-							spool: i,
-							line: j,
-							fits: fit.value.fits,
-							backingMm: fit.value.solved?.lengthMm ?? 0,
-							turns: fit.value.solved?.turns ?? 0,
-							stopDepthMm: fit.value.solved?.stopDepthMm ?? 0,
-							gapMm: fit.value.gapMm
-						})
-					: fit
-			),
-			(at) => ['spools', pairs[at]!.i]
-		);
-		return rows.ok ? ok({ rows: rows.value }) : rows;
+		const rows: MatchRow[] = [];
+		for (const [i, spool] of spools.value.entries()) {
+			for (const [j, line] of lines.value.entries()) {
+				const fit = matchPair(spool, line, backing.value, gapMm);
+				if (!fit.ok) return within(within(fit, i), 'spools');
+				rows.push(rowOf(i, j, fit.value));
+			}
+			yield (i + 1) / spools.value.length;
+		}
+		return ok({ rows });
+	},
+	({ spools, lines }) => {
+		const sum = (shares: number[]): number => shares.reduce((all, share) => all + share, 0);
+		return COST_MS.pair * sum(spools.map(profileShare)) * sum(lines.map(sectionShare));
 	}
 );
 
@@ -77,7 +86,9 @@ export const shared = question(
 		return ok(
 			told ? { ...told, fits: true, backingMm: told.lengthMm } : { fits: false, backingMm: 0, gapsMm: [] }
 		);
-	}
+	},
+	({ spool, lines }) =>
+		COST_MS.pair * profileShare(spool) * lines.reduce((sum, { line }) => sum + sectionShare(line), 0)
 );
 
 export const line = question(

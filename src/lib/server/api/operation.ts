@@ -50,7 +50,15 @@ const taking = (body: z.ZodType) => ({
 export const questionOperation = ({ summary, request, response }: Question): ZodOpenApiOperationObject => ({
 	summary,
 	requestBody: taking(request),
-	responses: { '200': jsonOf(response, 'The answer.'), ...REFUSALS }
+	responses: {
+		'200': {
+			description:
+				'The answer. Asked for with Accept: text/event-stream: the events progress (share, 0 to 1) and then answer, refused or failed.',
+			content: { 'application/json': { schema: response }, 'text/event-stream': {} }
+		},
+		...REFUSALS,
+		'429': jsonOf(IssueList, 'Too much work for one client. Ask again after Retry-After seconds.')
+	}
 });
 
 /** A write with a body: what it does, what it takes, what it answers. */

@@ -4,23 +4,28 @@ import { answer, type FromMm, type InMm } from './wire';
 
 type Answered<A extends z.ZodType> = Result<FromMm<z.output<A>>>;
 
+/** The work that an answer takes, ms of one core of the machine that the figures were measured on. */
+export type Cost<Q extends z.ZodType> = (asked: InMm<z.output<Q>>) => number;
+
 /**
- * Something that can be asked of the API: its shapes, and how it is answered. Answered at once, or batch by batch, so that
- * others are let in between. Issues carry paths into what was asked, with its lengths in millimetres.
+ * Something that can be asked of the API: its shapes, how it is answered, and the work that takes. Answered at once, or step by
+ * step, with the share that is done at each. Issues carry paths into what was asked, with its lengths in millimetres.
  */
 export interface Question<Q extends z.ZodType = z.ZodType, A extends z.ZodType = z.ZodType> {
 	readonly summary: string;
 	readonly request: Q;
 	readonly response: A;
-	readonly answer: (asked: InMm<z.output<Q>>) => Answered<A> | Generator<unknown, Answered<A>>;
+	readonly answer: (asked: InMm<z.output<Q>>) => Answered<A> | Generator<number, Answered<A>>;
+	readonly costMs: Cost<Q>;
 }
 
 export const question = <Q extends z.ZodType, A extends z.ZodType>(
 	summary: string,
 	request: Q,
 	response: A,
-	answer: Question<Q, A>['answer']
-): Question<Q, A> => ({ summary, request, response, answer });
+	answer: Question<Q, A>['answer'],
+	costMs: Cost<Q> = () => 1
+): Question<Q, A> => ({ summary, request, response, answer, costMs });
 
 /** Where in a body of a shape a path inside lies: lengths are in metres there. */
 function wirePath(shape: z.core.$ZodType, [key, ...rest]: Path): Path {
@@ -34,26 +39,30 @@ function wirePath(shape: z.core.$ZodType, [key, ...rest]: Path): Path {
 	return [sent, ...(inner ? wirePath(inner, rest) : rest)];
 }
 
-/** Runs a long computation batch by batch, letting other requests in between. */
-async function runInBatches<T>(running: Generator<unknown, T>): Promise<T> {
-	for (;;) {
-		const step = running.next();
-		if (step.done) return step.value;
-		await yieldBetweenBatches();
-	}
-}
-const yieldBetweenBatches = (): Promise<void> => new Promise((resume) => setImmediate(resume));
-
-/** A question answered: in the shape that is promised, or with issues at the places of what was sent. */
-export async function answerTo<Q extends z.ZodType, A extends z.ZodType>(
+/**
+ * A question answered: in the shape that is promised, or with issues at the places of what was sent.
+ *
+ * @param onProgress told the share of the work that is done, 0 to 1, where the work goes step by step
+ */
+export function answerTo<Q extends z.ZodType, A extends z.ZodType>(
 	{ request, response, answer: work }: Question<Q, A>,
-	asked: InMm<z.output<Q>>
-): Promise<Result<z.input<A>>> {
+	asked: InMm<z.output<Q>>,
+	onProgress: (share: number) => void = () => undefined
+): Result<z.input<A>> {
 	const working = work(asked);
-	const result = 'next' in working ? await runInBatches(working) : working;
+	const result = 'next' in working ? followed(working, onProgress) : working;
 	if (result.ok) return ok(z.encode(answer(response), result.value as never));
 	return {
 		ok: false,
 		issues: result.issues.map((issue) => ({ ...issue, path: wirePath(request, issue.path) }))
 	};
+}
+
+/** Runs to the end what reports as it goes. */
+function followed<T>(running: Generator<number, T>, onProgress: (share: number) => void): T {
+	for (;;) {
+		const step = running.next();
+		if (step.done) return step.value;
+		onProgress(step.value);
+	}
 }

@@ -1,4 +1,3 @@
-import { paused } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(paused);
+export const POST = answering('checkpoint');

@@ -1,4 +1,3 @@
-import { knotFor } from '$lib/server/api/choose-knot';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(knotFor);
+export const POST = answering('choose-knot');

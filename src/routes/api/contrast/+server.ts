@@ -1,4 +1,3 @@
-import { contrast } from '$lib/server/api/line-answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(contrast);
+export const POST = answering('contrast');

@@ -1,4 +1,3 @@
-import { corrected } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(corrected);
+export const POST = answering('correct');

@@ -1,4 +1,3 @@
-import { cuts } from '$lib/server/api/line-answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(cuts);
+export const POST = answering('cuts');

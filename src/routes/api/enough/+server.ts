@@ -1,4 +1,3 @@
-import { enough } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(enough);
+export const POST = answering('enough');

@@ -1,4 +1,3 @@
-import { estimated } from '$lib/server/api/estimate';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(estimated);
+export const POST = answering('estimate');

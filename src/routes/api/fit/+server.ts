@@ -1,4 +1,3 @@
-import { fit } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(fit);
+export const POST = answering('fit');

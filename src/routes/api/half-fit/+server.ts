@@ -1,4 +1,3 @@
-import { halfFitted } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(halfFitted);
+export const POST = answering('half-fit');

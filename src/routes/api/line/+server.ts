@@ -1,4 +1,3 @@
-import { line } from '$lib/server/api/line-answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(line);
+export const POST = answering('line');

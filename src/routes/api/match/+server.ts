@@ -1,4 +1,3 @@
-import { match } from '$lib/server/api/line-answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(match);
+export const POST = answering('match');

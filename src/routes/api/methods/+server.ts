@@ -1,4 +1,3 @@
-import { methods } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(methods);
+export const POST = answering('methods');

@@ -1,4 +1,3 @@
-import { reverseFilled } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(reverseFilled);
+export const POST = answering('reverse-fill');

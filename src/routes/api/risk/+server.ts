@@ -1,4 +1,3 @@
-import { risk } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(risk);
+export const POST = answering('risk');

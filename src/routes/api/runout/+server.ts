@@ -1,4 +1,3 @@
-import { runout } from '$lib/server/api/answers';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(runout);
+export const POST = answering('runout');

@@ -1,4 +1,3 @@
-import { twist } from '$lib/server/api/twist';
-import { answering } from '$lib/server/http';
+import { answering } from '$lib/server/answering';
 
-export const POST = answering(twist);
+export const POST = answering('twist');

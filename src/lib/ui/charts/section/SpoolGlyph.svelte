@@ -24,10 +24,8 @@
 	const width = $derived(wide * scale + 2);
 	const height = $derived(2 * spool.rimRadiusMm * scale + 2);
 	const centre = $derived(height / 2);
-	const frames = $derived<Frame[]>([
-		{ scale, middlePx: width / 2, y: (r) => centre - r * scale },
-		{ scale, middlePx: width / 2, y: (r) => centre + r * scale }
-	]);
+	const upper = $derived<Frame>({ scale, middlePx: width / 2, y: (r) => centre - r * scale });
+	const frames = $derived<Frame[]>([upper, { ...upper, y: (r) => centre + r * scale }]);
 	const left = $derived(width / 2 - (wide / 2) * scale);
 	const floor = $derived(Math.max(spool.arborRadiusMm - WALL_MM, HUB_MM.outer));
 </script>
@@ -49,18 +47,19 @@
 			/>
 			<path d={metalPath(spool, frame)} />
 		</g>
-		<g opacity={faint ? 0.3 : 1}>
-			{#each layers as { key, layer, colour, coated } (key)}
-				{#if layer.outerRadiusMm > layer.innerRadiusMm}
-					<path
-						d={layerPath(spool, layer.innerRadiusMm, layer.outerRadiusMm, frame)}
-						fill={colour}
-						fill-opacity={coated ? 0.35 : 0.6}
-					/>
-				{/if}
-				<Wraps {spool} {layer} {frame} {colour} {coated} small />
-			{/each}
-		</g>
 	{/each}
+	<g id="{id}-w" opacity={faint ? 0.3 : 1}>
+		{#each layers as { key, layer, colour, coated } (key)}
+			{#if layer.outerRadiusMm > layer.innerRadiusMm}
+				<path
+					d={layerPath(spool, layer.innerRadiusMm, layer.outerRadiusMm, upper)}
+					fill={colour}
+					fill-opacity={coated ? 0.35 : 0.6}
+				/>
+			{/if}
+			<Wraps {spool} {layer} frame={upper} {colour} {coated} small />
+		{/each}
+	</g>
+	<use href="#{id}-w" transform="matrix(1 0 0 -1 0 {2 * centre})" />
 	<path d="M-7 {centre}H{width + 7}" stroke="var(--soft)" stroke-width="0.9" stroke-dasharray="9 2 2 2" />
 </svg>

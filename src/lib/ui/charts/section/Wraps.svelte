@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Spool } from '$lib/core';
-	import { dotPaths, px, rowPaths, type Frame } from './dots';
+	import { dotPaths, px, smallPaths, type Frame } from './dots';
 	import { wrapRows, type WoundLayer } from './wraps';
 
 	interface Props {
@@ -18,7 +18,7 @@
 
 	const OPACITY = [0.7, 0.85, 1];
 	const CORE = 0.42;
-	const paths = $derived((small ? rowPaths : dotPaths)(wrapRows(spool, layer), frame));
+	const paths = $derived(small ? smallPaths(spool, layer, frame) : dotPaths(wrapRows(spool, layer), frame));
 </script>
 
 <g fill="none" stroke-linecap="round">

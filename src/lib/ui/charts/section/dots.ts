@@ -1,4 +1,5 @@
-import type { WrapRow } from './wraps';
+import type { Spool } from '$lib/core';
+import { wrapRows, type WoundLayer, type WrapRow } from './wraps';
 
 /** Shades a layer's wraps are drawn in, so that neighbours stay apart. */
 export const SHADES = 3;
@@ -67,4 +68,20 @@ export function rowPaths(rows: readonly WrapRow[], frame: Frame): DotPath[] {
 		path.parts.push(`M${px(frame.middlePx + first * frame.scale)} ${px(frame.y(radiusMm))}h${length}`);
 	});
 	return [...paths.values()].map(({ parts, ...path }) => ({ ...path, d: parts.join('') }));
+}
+
+interface Drawn {
+	readonly where: string;
+	readonly paths: readonly DotPath[];
+}
+const drawn = new WeakMap<WoundLayer, Drawn>();
+
+/** The wraps of a layer drawn small: once, and again only where the drawing is another size. A shelf is asked for over and over. */
+export function smallPaths(spool: Spool, layer: WoundLayer, frame: Frame): readonly DotPath[] {
+	const where = [frame.scale, frame.middlePx, frame.y(0)].join();
+	const before = drawn.get(layer);
+	if (before?.where === where) return before.paths;
+	const paths = rowPaths(wrapRows(spool, layer), frame);
+	drawn.set(layer, { where, paths });
+	return paths;
 }

@@ -101,13 +101,27 @@ function jobEntry({ wound, planned, other, form }: RackData, units: UnitSystem):
 	};
 }
 
+/** Entries that were worked out, by what they were worked out from; the one that was asked for longest ago comes first. */
+const known = new Map<string, Entry>();
+/** More than a shop has spools. */
+const MOST_KNOWN = 3000;
+
 /**
  * What is on the spool now if it was wound, else what is planned for it. It is worked out on the server, so that the rack's page
- * needs no more than what it draws.
+ * needs no more than what it draws, and once, until something about the spool changes.
  *
  * @param units how a bare number in a form is read
  */
 export function rackEntry(data: RackData, units: UnitSystem): Entry {
+	const key = JSON.stringify([units, data]);
+	const entry = known.get(key) ?? workedOut(data, units);
+	known.delete(key);
+	known.set(key, entry);
+	if (known.size > MOST_KNOWN) known.delete(known.keys().next().value!);
+	return entry;
+}
+
+function workedOut(data: RackData, units: UnitSystem): Entry {
 	const { id, form, wound, still, planned, setupId } = data;
 	const shown = wound
 		? woundEntry(wound, still)
