@@ -14,6 +14,8 @@ export default defineConfig({
 				'fill-demo': 'demo/fill.ts',
 				backup: 'src/lib/server/db/backup.ts',
 				cli: 'cli/main.ts',
+				passcode: 'serve/passcode.ts',
+				serve: 'serve/main.ts',
 				work: 'src/lib/server/work/worker.ts'
 			},
 			output: { entryFileNames: '[name].js' }

@@ -7,6 +7,8 @@ import { parseArgs } from 'node:util';
 /** A Wendle to ask: one that runs somewhere, or one that was started for a data folder. */
 export interface Wendle {
 	readonly base: string;
+	/** What it is asked with, where it asks for one. */
+	readonly token?: string | undefined;
 	readonly close: () => void;
 }
 
@@ -32,11 +34,13 @@ export const USAGE = `npm run cli -- COMMAND [options]
 
   --server http://127.0.0.1:4173   a Wendle that runs (this one, if you say neither)
   --data FOLDER                    the data in a folder, whether or not a Wendle runs
+  --token TOKEN                    a token of the Wendle that runs, where it asks for a passcode (or WENDLE_TOKEN)
   --json                           the whole answer`;
 
 const OPTIONS = {
 	server: { type: 'string' },
 	data: { type: 'string' },
+	token: { type: 'string' },
 	json: { type: 'boolean' },
 	yes: { type: 'boolean' },
 	replace: { type: 'boolean' },
@@ -57,8 +61,15 @@ interface Asked {
 	readonly print: (text: string) => void;
 }
 
-async function ask<T>({ base }: Wendle, path: string, init: RequestInit = {}): Promise<T> {
-	const reply = await fetch(base + path, init).catch(() => {
+const asking = ({ base, token }: Wendle, path: string, init: RequestInit = {}): Promise<Response> =>
+	fetch(base + path, {
+		...init,
+		headers: { ...init.headers, ...(token !== undefined && { authorization: `Bearer ${token}` }) }
+	});
+
+async function ask<T>(wendle: Wendle, path: string, init: RequestInit = {}): Promise<T> {
+	const { base } = wendle;
+	const reply = await asking(wendle, path, init).catch(() => {
 		throw new Refused(
 			`No Wendle answers at ${base}. Start one with "npm start", or name a folder with --data.`
 		);
@@ -170,7 +181,7 @@ const fileIn = (rest: readonly string[], command: string): string => {
 
 async function exportTo({ wendle, rest, print }: Asked): Promise<void> {
 	const file = fileIn(rest, 'export');
-	const reply = await fetch(`${wendle.base}/api/archive`);
+	const reply = await asking(wendle, '/api/archive');
 	if (!reply.ok) throw new Refused(`Wendle gave no archive: ${reply.statusText}.`);
 	const bytes = new Uint8Array(await reply.arrayBuffer());
 	writeFileSync(file, bytes);
@@ -228,7 +239,11 @@ export async function run(args: readonly string[], { print, startFor }: Around):
 		}
 		wendle =
 			options.data === undefined
-				? { base: (options.server ?? 'http://127.0.0.1:4173').replace(/\/$/, ''), close: () => undefined }
+				? {
+						base: (options.server ?? 'http://127.0.0.1:4173').replace(/\/$/, ''),
+						token: options.token ?? process.env['WENDLE_TOKEN'],
+						close: () => undefined
+					}
 				: await startFor(options.data);
 		await act({ wendle, options, rest, print });
 		return 0;

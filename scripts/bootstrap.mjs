@@ -16,6 +16,7 @@ const SOURCES = [
 	'src',
 	'static',
 	'cli',
+	'serve',
 	'demo',
 	'package-lock.json',
 	'svelte.config.js',

@@ -1,4 +1,5 @@
 /** `npm run cli -- COMMAND`: asks a Wendle that runs, or one that is started for a data folder. See `cli/main.ts`. */
+import { randomUUID } from 'node:crypto';
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
@@ -20,13 +21,22 @@ const freePort = () =>
 async function startFor(folder) {
 	const port = await freePort();
 	const base = `http://127.0.0.1:${port}`;
+	// Whoever may read the folder may do everything with what is in it: no passcode is asked for.
+	const token = randomUUID();
 	const server = spawn(process.execPath, ['build/index.js'], {
 		cwd: root,
-		env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), WENDLE_DATA: resolve(folder) },
+		env: {
+			...process.env,
+			HOST: '127.0.0.1',
+			PORT: String(port),
+			WENDLE_DATA: resolve(folder),
+			WENDLE_LOCAL_TOKEN: token,
+			WENDLE_LOG: 'silent'
+		},
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
-	await answering(base);
-	return { base, close: () => void server.kill() };
+	await answering(`${base}/healthz`);
+	return { base, token, close: () => void server.kill() };
 }
 
 install();

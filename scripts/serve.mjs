@@ -1,4 +1,7 @@
-/** Serves the built application: `npm start` with the person's own data, `npm run demo` with the demo's. */
+/**
+ * Serves the built application: `npm start` with the person's own data, `npm run demo` with the demo's. `-- --https` makes and uses a
+ * certificate of its own; `-- --insecure` accepts that a passcode crosses the network readable.
+ */
 import { createServer } from 'node:net';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -6,6 +9,8 @@ import { build, install, root } from './bootstrap.mjs';
 import { fillWithDemo } from './serving.mjs';
 
 const demo = process.argv.includes('--demo');
+if (process.argv.includes('--https')) process.env.WENDLE_HTTPS = '1';
+if (process.argv.includes('--insecure')) process.env.WENDLE_INSECURE = '1';
 const host = (process.env.HOST ||= '127.0.0.1');
 const port = (process.env.PORT ||= '4173');
 const data = (process.env.WENDLE_DATA = resolve(
@@ -33,4 +38,7 @@ if (demo) {
 	if (await fillWithDemo(data)) console.log(`Demo data filled in ${data}`);
 }
 await import(pathToFileURL(join(root, 'build/index.js')).href);
-console.log(`Wendle is at http://${host.includes(':') ? `[${host}]` : host}:${port}  (data in ${data})`);
+const protocol = process.env.WENDLE_HTTPS ? 'https' : 'http';
+console.log(
+	`Wendle is at ${protocol}://${host.includes(':') ? `[${host}]` : host}:${port}  (data in ${data})`
+);

@@ -1,4 +1,5 @@
 import type { ChosenTechniques, Day } from '$lib/core';
+import type { Visitor } from '$lib/server/access';
 import type { Place } from '$lib/inventory/place';
 import type { Theme } from '$lib/ui/state/cookies';
 import type { Early } from '$lib/ui/state/early';
@@ -25,8 +26,16 @@ declare global {
 			winder: string;
 			/** Whose data the browser shows: the person's own, or the sample kit room's. */
 			place: Place;
+			/** Who asks, and as what. */
+			visitor: Visitor;
+			/** Stands in the log and on the page of an error. */
+			requestId: string;
+			/** What was written, for the list of who did what; nothing where nothing was. */
+			did?: string;
 		}
 		interface Error {
+			/** Finds what went wrong in the log. */
+			request?: string;
 			/** What is wrong with the data file, where it is that. */
 			code?: string;
 		}

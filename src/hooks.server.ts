@@ -16,9 +16,20 @@ import { PLACE_COOKIE, placeOf, refuseFromElsewhere } from '$lib/server/place';
 import { todayIn } from '$lib/server/today';
 import { strandsNow } from '$lib/server/services';
 import { endThreads } from '$lib/server/work/aside';
-import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import {
+	error,
+	redirect,
+	type Handle,
+	type HandleServerError,
+	type RequestEvent,
+	type ServerInit
+} from '@sveltejs/kit';
+import { closeAccess, noteDeed, refusalFor, SESSION_COOKIE, visitor, type Brought } from '$lib/server/access';
+import { refuse } from '$lib/server/http';
+import { failures } from '$lib/server/log';
+import { countRequest } from '$lib/server/metrics';
 
-process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), endThreads()]));
+process.on('sveltekit:shutdown', () => void Promise.all([closeDatabase(), closeAccess(), endThreads()]));
 
 /** Lives are folded before anyone asks for them; what keeps that from working is told to whoever does ask. */
 export const init: ServerInit = () => void strandsNow().catch(() => undefined);
@@ -31,6 +42,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	event.locals.schools = readTechniques(event.cookies.get(TECHNIQUES_COOKIE));
 	event.locals.locale = localeOf(event.request.headers.get('accept-language'));
 	event.locals.winder = (event.cookies.get(WINDER_COOKIE) ?? '').slice(0, MOST_NAME);
+	event.locals.requestId = event.request.headers.get('x-request-id') ?? '';
+	event.locals.visitor = await visitor(broughtBy(event));
+	const shut = shutOut(event);
+	if (shut) return shut;
 	const place = placeOf(event.cookies.get(PLACE_COOKIE));
 	event.locals.place = place;
 	const refusal = refuseFromElsewhere(event.request.headers, place);
@@ -42,12 +57,52 @@ export const handle: Handle = async ({ event, resolve }) => {
 			type === 'css' ||
 			(type === 'font' && /latin-(wght|400)-normal\.[\w-]+\.woff2$/.test(path))
 	};
+	const began = performance.now();
 	const response = await inPlace(place, () => resolve(event, page));
-	response.headers.set('X-Content-Type-Options', 'nosniff');
-	response.headers.set('Referrer-Policy', 'same-origin');
+	const { visitor: who, did } = event.locals;
+	if (did !== undefined) await noteDeed(who, did, event.request.method, event.url.pathname);
+	countRequest(
+		event.route.id ?? 'none',
+		event.request.method,
+		response.status,
+		(performance.now() - began) / 1000
+	);
 	if (event.request.method === 'HEAD') return headOf(response);
 	return compressed(event.request, response);
 };
+
+const SIGN_IN = 'Give your passcode first.';
+const NOT_YOURS: Record<'viewer' | 'bench' | 'token', string> = {
+	viewer: 'You came in as a viewer, so you can look but change nothing. Sign in with another passcode.',
+	bench: 'Only the owner may do this. Sign in with the passcode of the owner.',
+	token: 'This token is for something else.'
+};
+
+const broughtBy = ({ cookies, request, url }: RequestEvent): Brought => ({
+	cookie: cookies.get(SESSION_COOKIE),
+	bearer:
+		/^Bearer (\S+)$/i.exec(request.headers.get('authorization') ?? '')?.[1] ??
+		// A calendar that subscribes to the file can say no header.
+		(url.pathname === '/calendar.ics' ? (url.searchParams.get('token') ?? undefined) : undefined)
+});
+
+/** The answer to whoever may not do what they ask: the way in, or why not. Undefined for whoever may. */
+function shutOut({ locals, request, url }: RequestEvent): Response | undefined {
+	const { visitor: who } = locals;
+	const status = refusalFor(who, request.method, url.pathname);
+	if (status === undefined) return undefined;
+	const isPage = !url.pathname.startsWith('/api/') && who.kind !== 'token';
+	if (status === 401) {
+		if (isPage) redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
+		return refuse(401, 'sign_in', SIGN_IN);
+	}
+	const message =
+		NOT_YOURS[
+			who.kind === 'token' ? 'token' : who.kind === 'session' && who.role === 'viewer' ? 'viewer' : 'bench'
+		];
+	if (isPage) error(403, message);
+	return refuse(403, 'not_yours', message);
+}
 
 /** An answer without its body: a stream of events that nobody reads would never end. */
 async function headOf({ body, status, headers }: Response): Promise<Response> {
@@ -77,11 +132,15 @@ function compressed(request: Request, response: Response): Response {
 }
 
 /** An unexpected failure: logged for whoever runs the server, told briefly to whoever uses it. */
-export const handleError: HandleServerError = ({ error, event, status, message }) => {
+export const handleError: HandleServerError = ({ error: failure, event, status, message }) => {
 	if (status === 404) return { message: "This page doesn't exist. Go back to the rack." };
-	// As what is put in, not as the format: an address may have signs in it that stand for something there.
-	console.error('%s %s failed:', event.request.method, event.url.pathname, withoutStatement(error));
+	const { requestId: request = '' } = event.locals;
+	failures.error(
+		{ id: request, method: event.request.method, path: event.url.pathname, err: withoutStatement(failure) },
+		'failed'
+	);
 	return {
+		request,
 		message:
 			status < 500
 				? message

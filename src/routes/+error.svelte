@@ -17,10 +17,16 @@
 <div class="mx-auto max-w-[60ch] px-8 py-16">
 	<p class="figure text-[64px] leading-none font-bold">{page.status}</p>
 	<h1 class="mt-4 text-[22px] font-semibold">{page.error?.message}</h1>
+	{#if page.status >= 500 && page.error?.request}
+		<p class="mt-3 text-[14px] text-soft">
+			Whoever runs this Wendle finds it in the log under <span class="figure">{page.error.request}</span>.
+		</p>
+	{/if}
 	<div class="mt-6 flex flex-wrap gap-3">
 		{#if passes}
 			<a class="action" href={page.url.pathname + page.url.search} onclick={askAgain}>Try again</a>
 		{/if}
-		<a class={passes ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
+		{#if page.status === 403}<a class="action" href="/sign-in">Sign in with another passcode</a>{/if}
+		<a class={passes || page.status === 403 ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
 	</div>
 </div>

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { afterNavigate, goto } from '$app/navigation';
 	import { page } from '$app/state';
+	import RoleBar from '$lib/ui/features/access/RoleBar.svelte';
 	import Masthead from '$lib/ui/features/Masthead.svelte';
 	import SampleBar from '$lib/ui/features/SampleBar.svelte';
 	import { DESCRIPTIONS } from '$lib/ui/state/descriptions';
@@ -86,8 +87,9 @@
 />
 
 <SampleBar place={data.place} />
-<Masthead onhelp={() => (help = true)} />
+{#if data.role !== null}<Masthead onhelp={() => (help = true)} />{/if}
 <main id="main">{@render children()}</main>
+{#if data.signedIn && data.role !== null}<RoleBar role={data.role} />{/if}
 {#if notices.wanted}
 	{#await import('svelte-sonner') then { Toaster }}
 		<Toaster

@@ -1,7 +1,9 @@
 import { described, questionOperation } from './api/operation';
 import { questionAt, type QuestionName } from './api/questions';
 import { body } from './api/wire';
+import { failures } from './log';
 import { eventStream, parseBody, readText, refuse } from './http';
+import { heavyWork } from './metrics';
 import { answerOf } from './work/answer';
 import { hereMs, workAside, type Worked } from './work/aside';
 import { counted, mayAsk, MOST_MS } from './work/share';
@@ -63,7 +65,7 @@ const asEvents = (
 			})
 			.catch((error: unknown) => {
 				if (off.signal.aborted) return;
-				console.error('A thread failed:', error);
+				failures.error({ err: error }, 'a thread failed');
 				send('failed', { message: FAILED });
 			})
 			.finally(end);
@@ -121,7 +123,14 @@ export const answering = (name: QuestionName) => {
 		const client = getClientAddress();
 		const asked = { name, text: text.value };
 		const run = (signal: AbortSignal, onProgress: (share: number) => void = () => undefined) =>
-			counted(client, () => workAside(asked, costMs, signal, onProgress));
+			counted(client, async () => {
+				const went = await workAside(asked, costMs, signal, onProgress).catch((error: unknown) => {
+					heavyWork.inc({ result: signal.aborted ? 'called off' : 'failed' });
+					throw error;
+				});
+				heavyWork.inc({ result: 'done' });
+				return went;
+			});
 		return wantsEvents(request) ? asEvents(run) : whole(platform, run);
 	});
 };

@@ -13,6 +13,7 @@ import {
 } from './api/operation';
 import { PAGE_QUERY, type PageAsked } from './api/page';
 import type { WriteId } from './db/write';
+import { openStreams } from './metrics';
 import type { Outcome } from './outcome';
 
 /** Largest request body taken, bytes: a set-up is a few kilobytes. */
@@ -45,8 +46,10 @@ const HEARTBEAT_MS = 20_000;
 
 /** Streams that are open: a polite stop of the server ends them, or it would wait for them. */
 const streams = new Set<() => void>();
-process.once('SIGTERM', () => streams.forEach((end) => end()));
-process.once('SIGINT', () => streams.forEach((end) => end()));
+/** Ends all streams. Whoever still may listens again at once; whoever may not any more is told so then. */
+export const endStreams = (): void => streams.forEach((end) => end());
+process.once('SIGTERM', endStreams);
+process.once('SIGINT', endStreams);
 
 /**
  * Server-sent events: `open` is given a way to send a message (its number or its name, and data as JSON) and one to end the stream, and
@@ -76,8 +79,10 @@ export function eventStream(
 				clearInterval(beat);
 				close();
 				if (streams.delete(end)) controller.close();
+				openStreams.set(streams.size);
 			};
 			streams.add(end);
+			openStreams.set(streams.size);
 			write(': open\n\n');
 		},
 		cancel() {
@@ -210,9 +215,10 @@ export const writing = <S extends z.ZodType, E extends RequestEvent, T>(
 		const read = parseBody(text.value, written.body);
 		if (!read.ok) return read.response;
 		const asked = writeIdOf(event, text.value);
-		return asked
-			? answered(await act(asked, read.value, event), written.status)
-			: refuse(400, 'bad_id', BAD_WRITE_ID);
+		if (!asked) return refuse(400, 'bad_id', BAD_WRITE_ID);
+		const outcome = await act(asked, read.value, event);
+		if (outcome.ok) event.locals.did = written.summary;
+		return answered(outcome, written.status);
 	});
 
 /** A route that does one thing to what its address names, under the id that came with it. */
@@ -223,7 +229,10 @@ export const acting = <E extends RequestEvent, T>(
 ) =>
 	described(actOperation(summary, query), async (event: E): Promise<Response> => {
 		const asked = writeIdOf(event, '');
-		return asked ? answered(await act(asked, event), 204) : refuse(400, 'bad_id', BAD_WRITE_ID);
+		if (!asked) return refuse(400, 'bad_id', BAD_WRITE_ID);
+		const outcome = await act(asked, event);
+		if (outcome.ok) event.locals.did = summary;
+		return answered(outcome, 204);
 	});
 
 /** A route that answers what is there, or that there is no such `what`. */

@@ -19,6 +19,13 @@
 	<ArchiveSection />
 	<AddressSection address={data.address} />
 	<OpenSent />
+	<section aria-labelledby="access-title" class="mt-9">
+		<h2 id="access-title" class="text-[19px] font-semibold">Who may come in</h2>
+		<p class="mt-1 max-w-[64ch]">
+			Let phones and other computers on your network in, each with a passcode that says what they may do.
+		</p>
+		<p class="mt-3"><a class="action-quiet min-h-11" href="/access">Passcodes and devices</a></p>
+	</section>
 	<section aria-labelledby="list-title" class="mt-9">
 		<h2 id="list-title" class="text-[19px] font-semibold">Bring in a list of reels or lines</h2>
 		<p class="mt-1 max-w-[64ch]">

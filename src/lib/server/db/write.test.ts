@@ -11,6 +11,7 @@ import {
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { jpegOf } from '../testing';
 import { done, gone } from '../outcome';
 import { insertPhoto } from '../repositories/photos';
 import { closeDatabase, database } from './index';
@@ -29,7 +30,7 @@ afterEach(async () => {
 	rmSync(directory, { recursive: true, force: true });
 });
 
-const photo = new Uint8Array([0xff, 0xd8, 0xff]);
+const photo = jpegOf(4, 3);
 const photos = async (): Promise<string[]> =>
 	((await db('photos').select('id').orderBy('id')) as { id: string }[]).map(({ id }) => id);
 const keep = (id: string, writeId = `write-${id}`, digest?: string) =>

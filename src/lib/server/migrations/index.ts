@@ -14,6 +14,7 @@ import * as imports from './012-imports';
 import * as orders from './013-orders';
 import * as address from './014-address';
 import * as stock from './015-stock';
+import * as photos from './016-photos';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -31,7 +32,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '012-imports', ...imports },
 	{ name: '013-orders', ...orders },
 	{ name: '014-address', ...address },
-	{ name: '015-stock', ...stock }
+	{ name: '015-stock', ...stock },
+	{ name: '016-photos', ...photos }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

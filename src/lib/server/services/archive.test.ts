@@ -14,11 +14,11 @@ import { bringIn, exportArchive, previewArchive, undoImport } from './archive';
 import { readArchive, type Archive } from './archive-file';
 import { care } from './care';
 import { keepPhoto } from './photos';
-import { asked, create } from '../testing';
+import { asked, create, jpegOf } from '../testing';
 import { rack, removeSpool } from './setups';
 
 const TODAY = readDay('2026-11-28')!;
-const JPEG = Uint8Array.of(0xff, 0xd8, 0xff, 0xe0, 1, 2, 3);
+const JPEG = jpegOf(40, 60);
 
 let root: string;
 const open: Knex[] = [];

@@ -18,7 +18,7 @@ import {
 	type ArchivedTable,
 	type ImportRows
 } from '../repositories/archived';
-import { findPhoto, insertPhoto, listPhotoIds } from '../repositories/photos';
+import { findPhoto, insertPhoto, listPhotoIds, markPhoto } from '../repositories/photos';
 import { packArchive, readArchive, type Archive, type ReadArchive } from './archive-file';
 import { dropParts, keepPart, partsOf } from './incoming';
 
@@ -176,7 +176,11 @@ export async function bringIn(
 		}
 		const own = new Set(await listPhotoIds(trx));
 		const fresh = [...archive.photos].filter(([id]) => !own.has(id));
-		for (const [id, jpeg] of fresh) await insertPhoto(trx, id, jpeg, now);
+		for (const [id, jpeg] of fresh) {
+			await insertPhoto(trx, id, jpeg, now);
+			// It was deleted here, and is wanted again.
+			await markPhoto(trx, id, null);
+		}
 		if (!(await isWhole(trx))) return NOT_WHOLE;
 		const id = randomUUID();
 		await insertImport(trx, id, { wrote, before }, now);

@@ -1,5 +1,6 @@
 /** What routes may call: services bound to the one open database. */
 import { database, dataFile, troubleBehind } from '../db';
+import { failures } from '../log';
 import * as address from './address';
 import * as archiveService from './archive';
 import * as backupsService from './backups';
@@ -43,7 +44,7 @@ async function telling<R>(work: () => Promise<R>): Promise<R> {
 	} catch (thrown) {
 		const trouble = troubleBehind(thrown, dataFile());
 		if (!trouble) throw thrown;
-		console.error(trouble.message);
+		failures.error({ code: trouble.code }, trouble.message);
 		error(503, { message: trouble.message, code: trouble.code });
 	}
 }
@@ -97,6 +98,9 @@ export const runBegun = bound(runs.runBegun);
 export const tempo = bound(runs.tempo);
 export const keepPhoto = bound(photos.keepPhoto);
 export const photo = bound(photos.photo);
+export const photoIds = bound(photos.photoIds);
+export const deletePhoto = bound(photos.deletePhoto);
+export const restorePhoto = bound(photos.restorePhoto);
 export const recordWinding = bound(windings.recordWinding);
 export const removeSpool = bound(setups.removeSpool);
 export const restoreSpool = bound(setups.restoreSpool);
@@ -156,3 +160,9 @@ export const mend = bound(unreadableService.mend);
 export const restoreFormer = bound(unreadableService.restoreFormer);
 export const setAside = bound(unreadableService.setAside);
 export const takeBackWinding = bound(windings.takeBackWinding);
+/** Whether the data is there and can be read. */
+export const isReady = (): Promise<boolean> =>
+	database().then(
+		async (db) => (await db.raw('select 1')) !== undefined,
+		() => false
+	);

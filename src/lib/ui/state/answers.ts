@@ -37,6 +37,8 @@ export const broughtList = async () => (await import('$lib/inventory/list/rows')
 export const found = async () => (await import('$lib/inventory/found')).FoundAnswer;
 export const aboutPerson = async () => (await import('$lib/inventory/people')).AboutPerson;
 
+export const tokenMade = async () => (await import('$lib/inventory/access')).TokenMade;
+
 const archive = () => import('$lib/inventory/archive');
 export const archivePreview = async () => (await archive()).ArchivePreview;
 export const broughtIn = async () => (await archive()).BroughtIn;

@@ -1,6 +1,7 @@
 /** What each page is for, in one sentence: search engines and shared links show it under the page's title. */
 export const DESCRIPTIONS: Readonly<Record<string, string>> = {
 	'/': 'All your spools, cut open to one scale: what is on each, its gap, and what is due.',
+	'/access': 'Passcodes, signed-in devices, tokens, and who did what.',
 	'/bench': 'The jobs that wait at the bench.',
 	'/bench/[id]': 'Wind a spool step by step, with the turns to go and the depth to stop at.',
 	'/bench/[id]/past': 'Earlier windings of a set-up, each beside its plan.',
@@ -26,12 +27,14 @@ export const DESCRIPTIONS: Readonly<Record<string, string>> = {
 	'/orders/[id]/slip': 'The slip that goes with a wound reel: what is on it, and when to look after it.',
 	'/orders/[id]/ticket': 'The ticket that lies with the reels of an order.',
 	'/orders/new': 'Write down what is wanted in one line, and Wendle reads it into a set-up.',
+	'/sign-in': 'Come in with your passcode.',
 	'/spool/[id]': 'What is on a spool, its history, and what can be done with it.',
 	'/stock': 'What is left on every bulk spool, what the orders need of it, and what to buy.',
 	'/stock/[id]': 'How much is left of a bulk spool, a short end or boxed lines, and what happened to it.',
 	'/stock/[id]/label': 'The label of a bulk spool or a box, printed true to size.',
 	'/stock/new': 'Add a bulk spool, a short end or boxed lines to your stock.',
 	'/swap': 'Take a line off a spool and put another on.',
+	'/trust': 'How a phone comes to trust the certificate of this Wendle.',
 	'/twist': 'What moving a line does to its twist, and how to get twist out.',
 	'/unreadable/[table]/[id]': "An entry that Wendle can't read, and how to put it right."
 };

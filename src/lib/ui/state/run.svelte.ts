@@ -214,22 +214,32 @@ export class Run {
 			this.#unsent = without(this.#unsent, portion);
 			await this.#log.put(run, portion, true);
 		}
+		this.trouble ??= this.#photoTrouble;
 		return true;
 	}
 
+	/** Why the server does not take a photo. */
+	#photoTrouble: string | undefined;
+
 	async #sendPhotos(): Promise<boolean> {
 		if (!this.#photosUnsent) return true;
+		let refused: string | undefined;
 		for (const photo of await this.#log.unsentPhotos()) {
 			const reply = await fetch(`/api/photos/${photo.id}`, {
 				method: 'PUT',
 				body: photo.jpeg,
 				headers: ofPlace()
 			}).catch(() => undefined);
-			// A refusal will not change by asking again; only a server that is away is worth another try.
 			if (!reply || reply.status >= 500) return false;
-			await this.#log.putPhoto({ ...photo, sent: 1 });
+			if (reply.ok) await this.#log.putPhoto({ ...photo, sent: 1 });
+			else {
+				// It stays in this browser, and is sent again with what comes next: there may be room, or the right to, by then.
+				refused = ((await reply.json().catch(() => ({}))) as { issues?: { message: string }[] }).issues?.[0]
+					?.message;
+			}
 		}
-		this.#photosUnsent = false;
+		this.#photosUnsent = refused !== undefined;
+		this.#photoTrouble = refused;
 		return true;
 	}
 

@@ -5,7 +5,15 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 
 	/** Finished windings side by side: as planned, and as wound. */
-	let { runs, ontakeback }: { runs: readonly PastRun[]; ontakeback: (id: string) => void } = $props();
+	interface Props {
+		runs: readonly PastRun[];
+		/** Photos that are there: others were deleted, or have not come yet. */
+		photosHere: readonly string[];
+		ontakeback: (id: string) => void;
+		ondeletephoto: (id: string) => void;
+	}
+	let { runs, photosHere, ontakeback, ondeletephoto }: Props = $props();
+	const here = $derived(new Set(photosHere));
 	const preferences = usePreferences();
 	const rows = keys(PAST_ROWS);
 </script>
@@ -48,15 +56,24 @@
 						{#each remarks as remark, i (i)}<p class="mt-1">“{remark}”</p>{/each}
 						{#each troubles as trouble, i (i)}<p class="mt-1 text-warn">Put right: {trouble}</p>{/each}
 						<div class="mt-2 flex flex-wrap gap-2">
-							{#each photos as photo (photo)}
-								<a href="/api/photos/{photo}"
-									><img
-										src="/api/photos/{photo}"
-										alt="From that winding"
-										class="h-24 border border-ink"
-										loading="lazy"
-									/></a
-								>
+							{#each photos.filter((one) => here.has(one)) as photo (photo)}
+								<figure>
+									<a href="/api/photos/{photo}"
+										><img
+											src="/api/photos/{photo}"
+											alt="From that winding"
+											class="h-24 border border-ink"
+											loading="lazy"
+										/></a
+									>
+									<figcaption class="no-print">
+										<button
+											type="button"
+											class="min-h-6 text-[13px] underline"
+											onclick={() => ondeletephoto(photo)}>Delete this photo</button
+										>
+									</figcaption>
+								</figure>
 							{/each}
 						</div>
 						<p class="no-print mt-2 flex flex-wrap gap-x-4 gap-y-1">

@@ -1,6 +1,6 @@
 import { described, fileOperation, keepOperation } from '$lib/server/api/operation';
-import { answered, notFound, readBytes, refuse } from '$lib/server/http';
-import { keepPhoto, photo } from '$lib/server/services';
+import { acting, answered, notFound, readBytes, refuse } from '$lib/server/http';
+import { deletePhoto, keepPhoto, photo } from '$lib/server/services';
 import type { RequestEvent } from './$types';
 
 const ID = /^[\w-]{1,64}$/;
@@ -9,7 +9,7 @@ export const GET = described(fileOperation('A photo', 'image/jpeg'), async ({ pa
 	const jpeg = await photo(params.id);
 	return jpeg
 		? new Response(jpeg, {
-				headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=31536000, immutable' }
+				headers: { 'content-type': 'image/jpeg', 'cache-control': 'private, max-age=3600' }
 			})
 		: notFound('photo');
 });
@@ -26,4 +26,9 @@ export const PUT = described(
 		if (!read) return refuse(413, 'too_large', 'Send at most 400 kB: make the picture smaller first.');
 		return answered(await keepPhoto(params.id, read), 204);
 	}
+);
+
+export const DELETE = acting(
+	'Delete a photo; it can be brought back for 30 days',
+	(asked, { params }: RequestEvent) => deletePhoto(asked, params.id)
 );

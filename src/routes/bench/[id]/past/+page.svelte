@@ -24,6 +24,18 @@
 			refresh: refreshAll
 		});
 	}
+	async function deletePhoto(id: string): Promise<void> {
+		const trouble = troubleOf(await write.send('DELETE', `/api/photos/${id}`), 'The photo is still there');
+		if (trouble !== undefined) return notify(trouble);
+		await refreshAll();
+		void tellChange({
+			said: 'The photo is deleted.',
+			label: 'Bring the photo back',
+			...takenAway(`/api/photos/${id}`),
+			stays: 'The photo is still deleted',
+			refresh: refreshAll
+		});
+	}
 	const runs = $derived(data.records.map((record) => pastRun(record, preferences.units)));
 </script>
 
@@ -35,7 +47,12 @@
 		{data.name || 'This spool'}: past windings
 	</h1>
 	{#if runs.length > 0}
-		<PastRuns {runs} ontakeback={(id) => void takeBack(id)} />
+		<PastRuns
+			{runs}
+			photosHere={data.photos}
+			ontakeback={(id) => void takeBack(id)}
+			ondeletephoto={(id) => void deletePhoto(id)}
+		/>
 	{:else}
 		<p class="mt-3">
 			Nothing is wound yet. When you save the first winding, you see it here beside its plan.

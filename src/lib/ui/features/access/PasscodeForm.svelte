@@ -1,0 +1,73 @@
+<script lang="ts">
+	import { send, troubleOf } from '../../state/api';
+	import { notify } from '../../state/notices.svelte';
+	import { refreshAll } from '../../state/refresh';
+
+	interface Props {
+		role: string;
+		isSet: boolean;
+		/** The owner's comes first. */
+		possible: boolean;
+	}
+	let { role, isSet, possible }: Props = $props();
+	let passcode = $state('');
+	let trouble = $state<string>();
+	const id = $props.id();
+
+	async function put(to: string | null, said: string): Promise<void> {
+		trouble = troubleOf(
+			await send('PUT', `/api/access/passcodes/${role}`, { passcode: to }),
+			'What you typed stays here'
+		);
+		if (trouble !== undefined) return;
+		passcode = '';
+		notify(said);
+		// Whoever changes their own passcode is signed out with it, and comes in with the new one.
+		if (role === 'owner') location.assign('/sign-in?to=/access');
+		else await refreshAll();
+	}
+</script>
+
+<form
+	class="mt-1"
+	onsubmit={(event) => {
+		event.preventDefault();
+		void put(passcode, isSet ? 'The passcode is changed.' : 'The passcode is set.');
+	}}
+>
+	<label for={id} class="block text-[13px] text-soft"
+		>{isSet ? `New passcode of the ${role}` : `Passcode of the ${role}`}</label
+	>
+	<div class="flex items-end gap-3">
+		<input
+			{id}
+			class="h-11 w-full min-w-0 border-[1.5px] border-ink bg-paper px-3"
+			type="password"
+			autocomplete="new-password"
+			required
+			maxlength="200"
+			disabled={!possible}
+			aria-describedby={trouble === undefined ? undefined : `${id}-trouble`}
+			bind:value={() => passcode, (typed) => ([passcode, trouble] = [typed, undefined])}
+		/>
+		<button type="submit" class="action-quiet min-h-11 shrink-0" disabled={!possible}
+			>{isSet ? 'Change it' : 'Set it'}</button
+		>
+	</div>
+	{#if trouble !== undefined}<p id="{id}-trouble" role="alert" class="mt-1 text-[14px] text-warn">
+			{trouble}
+		</p>{/if}
+	{#if isSet}
+		<p class="mt-1 text-[14px]">
+			It is set.
+			<button
+				type="button"
+				class="min-h-8 underline underline-offset-4"
+				onclick={() => void put(null, `Nobody comes in as ${role} any more.`)}
+				>Take it away<span class="sr-only"> from the {role}</span></button
+			>
+		</p>
+	{:else if !possible}
+		<p class="mt-1 text-[14px] text-soft">Set the passcode of the owner first.</p>
+	{/if}
+</form>

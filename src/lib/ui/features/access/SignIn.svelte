@@ -1,0 +1,72 @@
+<script lang="ts">
+	import { send, troubleOf } from '../../state/api';
+
+	interface Props {
+		/** Where to go once signed in. */
+		to: string;
+		signedIn: boolean;
+	}
+	let { to, signedIn }: Props = $props();
+	let passcode = $state('');
+	let device = $state('');
+	let trouble = $state<string>();
+	let busy = $state(false);
+
+	// A link from elsewhere comes without the cookie; from here it is sent, and whoever is signed in goes on.
+	$effect(() => {
+		if (!signedIn)
+			void fetch('/api/session')
+				.then((reply) => reply.json() as Promise<{ role: string | null }>)
+				.then(({ role }) => role !== null && location.replace(to))
+				.catch(() => undefined);
+	});
+
+	async function signIn(): Promise<void> {
+		if (busy) return;
+		busy = true;
+		const reply = await send('POST', '/api/session', { passcode, ...(device.trim() && { device }) });
+		busy = false;
+		trouble = troubleOf(reply, 'What you typed stays here');
+		// The page begins anew, as whoever this is.
+		if (trouble === undefined) location.assign(to);
+	}
+</script>
+
+<div class="mx-auto max-w-[30rem] px-4 pt-10 pb-16 sm:px-8">
+	<h1 class="text-[26px] leading-tight font-bold tracking-tight">Sign in</h1>
+	<p class="mt-2">
+		This Wendle asks for a passcode. Whoever set it up can tell you yours: what you may do depends on it.
+	</p>
+	<form
+		class="mt-6 grid gap-5"
+		onsubmit={(event) => {
+			event.preventDefault();
+			void signIn();
+		}}
+	>
+		<label class="block">
+			<span class="block text-[13px] text-soft">Passcode</span>
+			<input
+				class="h-11 w-full border-[1.5px] border-ink bg-paper px-3 text-[17px]"
+				type="password"
+				autocomplete="current-password"
+				required
+				maxlength="200"
+				aria-describedby={trouble === undefined ? undefined : 'sign-in-trouble'}
+				bind:value={() => passcode, (typed) => ([passcode, trouble] = [typed, undefined])}
+			/>
+		</label>
+		<label class="block">
+			<span class="block text-[13px] text-soft">What this device is called (you may leave it empty)</span>
+			<input
+				class="h-11 w-full border-[1.5px] border-ink bg-paper px-3 text-[17px]"
+				autocomplete="off"
+				maxlength="80"
+				placeholder="bench tablet"
+				bind:value={() => device, (typed) => (device = typed)}
+			/>
+		</label>
+		{#if trouble !== undefined}<p id="sign-in-trouble" role="alert" class="text-warn">{trouble}</p>{/if}
+		<p><button type="submit" class="action min-h-11" disabled={busy}>Sign in</button></p>
+	</form>
+</div>

@@ -1,0 +1,9 @@
+<script lang="ts">
+	import SignIn from '$lib/ui/features/access/SignIn.svelte';
+
+	let { data } = $props();
+</script>
+
+<svelte:head><title>Sign in · Wendle</title></svelte:head>
+
+<SignIn to={data.to} signedIn={data.role !== null} />
