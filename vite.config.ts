@@ -30,7 +30,13 @@ export default defineConfig({
 		}
 	},
 	test: {
-		include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'scripts/**/*.test.ts', 'serve/**/*.test.ts', 'counter/**/*.test.mjs'],
+		include: [
+			'src/**/*.test.ts',
+			'demo/**/*.test.ts',
+			'scripts/**/*.test.ts',
+			'serve/**/*.test.ts',
+			'counter/**/*.test.mjs'
+		],
 		environment: 'node',
 		testTimeout: 60_000
 	}

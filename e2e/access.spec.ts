@@ -1,3 +1,5 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { request as httpRequest } from 'node:http';
 import { expect, open, test } from './server';
 
@@ -18,6 +20,13 @@ async function cookieFor(url: string, passcode: string): Promise<string> {
 	});
 	return reply.headers.get('set-cookie')?.split(';')[0] ?? `refused with ${reply.status}`;
 }
+async function isOpenToAll(page: Page): Promise<void> {
+	const { violations } = await new AxeBuilder({ page })
+		.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+		.analyze();
+	expect(violations.map(({ id, nodes }) => `${page.url()} ${id}: ${nodes[0]?.html}`)).toEqual([]);
+}
+
 /** What is answered to a host, which fetch would not let us name. */
 const asHost = (url: string, host: string, method = 'GET'): Promise<number> =>
 	new Promise((settle, fail) => {
@@ -45,6 +54,7 @@ test('a passcode is set on the page, asked for from then on, and decides what ma
 
 	// From here on it is asked for, of this browser too.
 	await expect(page).toHaveURL(/\/sign-in/);
+	await isOpenToAll(page);
 	await page.getByLabel('Passcode').fill('perch and pike');
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('alert')).toContainText("isn't a passcode");
@@ -53,6 +63,7 @@ test('a passcode is set on the page, asked for from then on, and decides what ma
 	await page.getByRole('button', { name: 'Sign in' }).click();
 	await expect(page.getByRole('heading', { name: 'Who may come in' })).toBeVisible();
 	await expect(page.getByText('kitchen table').first()).toBeVisible();
+	await isOpenToAll(page);
 
 	for (const [role, passcode] of [
 		['bench', BENCHES],
@@ -78,7 +89,7 @@ test('a passcode is set on the page, asked for from then on, and decides what ma
 	expect(await status('GET', '/', viewer)).toBe(200);
 	expect(await status('POST', '/api/orders', viewer)).toBe(403);
 	expect(await status('POST', '/api/orders', bench)).toBe(422);
-	expect(await status('GET', '/data', bench)).toBe(403);
+	expect(await status('GET', '/data', bench)).toBe(303);
 	expect(await status('GET', '/api/access', bench)).toBe(403);
 	expect(await status('GET', '/api/access', owner)).toBe(200);
 	expect(await status('POST', '/api/fit', viewer)).toBe(422);
@@ -103,7 +114,8 @@ test('a passcode is not to be guessed, and a token reaches what it is for, until
 		body: JSON.stringify({ name: 'calendar at home', scope: 'calendar' })
 	});
 	const { id, secret } = (await made.json()) as { id: string; secret: string };
-	const calendar = () => fetch(`${demo.url}/calendar.ics?token=${secret}`).then(({ status }) => status);
+	const calendar = () =>
+		fetch(`${demo.url}/calendar.ics?token=${secret}`, { redirect: 'manual' }).then(({ status }) => status);
 	expect(await calendar()).toBe(200);
 	const bearer = { headers: { authorization: `Bearer ${secret}` } };
 	expect((await fetch(`${demo.url}/calendar.ics`, bearer)).status).toBe(200);
@@ -144,4 +156,31 @@ test('a page elsewhere neither reads nor writes, and every answer says what brow
 	const html = await (await fetch(demo.url)).text();
 	expect(html.match(/<script(?![^>]*\bnonce=)[^>]*>/g)).toBeNull();
 	expect(html).not.toMatch(/<[^>]+\son\w+="/);
+});
+
+test('it speaks https with a certificate of its own, and says how a phone comes to trust it', async ({
+	browser,
+	demo
+}) => {
+	await demo.stop('SIGTERM');
+	demo.env = { WENDLE_HTTPS: '1' };
+	await demo.start();
+	const url = demo.url.replace('http:', 'https:');
+	const context = await browser.newContext({
+		ignoreHTTPSErrors: true,
+		viewport: { width: 390, height: 844 }
+	});
+	const page = await context.newPage();
+	await open(page, `${url}/trust`);
+	await expect(page.getByText(`${url}/trust`)).toBeVisible();
+	await isOpenToAll(page);
+	const download = page.waitForEvent('download');
+	await page.getByRole('link', { name: 'Download the certificate' }).click();
+	expect((await download).suggestedFilename()).toBe('wendle.crt');
+	// What a page writes is taken as coming from here, over https too.
+	await open(page, `${url}/data`);
+	await page.getByLabel('Address that people use').fill(`${url}`);
+	await page.getByRole('button', { name: 'Save the address' }).click();
+	await expect(page.getByText('Labels and tickets now lead to this address.')).toBeVisible();
+	await context.close();
 });

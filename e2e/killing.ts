@@ -21,9 +21,9 @@ interface Asked {
 }
 
 /** A picture of one pixel, as far as its header says. */
-const JPEG = new Uint8Array([
-	0xff, 0xd8, 0xff, 0xc0, 0, 17, 8, 0, 1, 0, 1, 3, 1, 34, 0, 2, 17, 1, 3, 17, 1, 0xff, 0xd9
-]);
+const JPEG = Uint8Array.from(
+	Buffer.from('ffd8ffe000104a46494600010100000100010000ffc00011080001000103012200021101031101ffd9', 'hex')
+);
 /** How long after a request was sent the plug is pulled, at most, ms. */
 const LATEST_MS = 25;
 

@@ -25,6 +25,7 @@ export async function addresses(page: Page, url: string): Promise<Record<string,
 	const shelf = (await stock.json()) as { things: { id: string; spool: object | null }[] };
 	return {
 		'/': '/',
+		'/access': '/access',
 		'/bench': '/bench',
 		'/bench/[id]': `/bench/${begun}`,
 		'/bench/[id]/past': `/bench/${wound}/past`,

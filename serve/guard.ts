@@ -5,7 +5,7 @@ import type { Settings } from './settings';
 /** What every answer says to browsers, whatever is answered. Pages have a stricter policy of their own, with a nonce. */
 const HEADERS: Readonly<Record<string, string>> = {
 	'content-security-policy':
-		"default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
+		"default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
 	'x-content-type-options': 'nosniff',
 	'x-frame-options': 'DENY',
 	'referrer-policy': 'same-origin',

@@ -17,7 +17,6 @@ import { todayIn } from '$lib/server/today';
 import { strandsNow } from '$lib/server/services';
 import { endThreads } from '$lib/server/work/aside';
 import {
-	error,
 	redirect,
 	type Handle,
 	type HandleServerError,
@@ -59,8 +58,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	};
 	const began = performance.now();
 	const response = await inPlace(place, () => resolve(event, page));
+	// What is answered may have names in it: nobody on the way keeps it.
+	if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-cache');
 	const { visitor: who, did } = event.locals;
-	if (did !== undefined) await noteDeed(who, did, event.request.method, event.url.pathname);
+	if (did !== undefined) await noteDeed(who, did.split(';')[0]!, event.request.method, event.url.pathname);
 	countRequest(
 		event.route.id ?? 'none',
 		event.request.method,
@@ -92,15 +93,16 @@ function shutOut({ locals, request, url }: RequestEvent): Response | undefined {
 	const status = refusalFor(who, request.method, url.pathname);
 	if (status === undefined) return undefined;
 	const isPage = !url.pathname.startsWith('/api/') && who.kind !== 'token';
+	const to = encodeURIComponent(url.pathname + url.search);
 	if (status === 401) {
-		if (isPage) redirect(303, `/sign-in?to=${encodeURIComponent(url.pathname + url.search)}`);
+		if (isPage) redirect(303, `/sign-in?to=${to}`);
 		return refuse(401, 'sign_in', SIGN_IN);
 	}
+	if (isPage) redirect(303, `/sign-in?to=${to}&needs=owner`);
 	const message =
 		NOT_YOURS[
 			who.kind === 'token' ? 'token' : who.kind === 'session' && who.role === 'viewer' ? 'viewer' : 'bench'
 		];
-	if (isPage) error(403, message);
 	return refuse(403, 'not_yours', message);
 }
 

@@ -26,7 +26,6 @@
 		{#if passes}
 			<a class="action" href={page.url.pathname + page.url.search} onclick={askAgain}>Try again</a>
 		{/if}
-		{#if page.status === 403}<a class="action" href="/sign-in">Sign in with another passcode</a>{/if}
-		<a class={passes || page.status === 403 ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
+		<a class={passes ? 'action-quiet min-h-11' : 'action'} href="/">To the rack</a>
 	</div>
 </div>

@@ -8,5 +8,5 @@ export const load: PageServerLoad = ({ url, locals: { visitor } }) => {
 	const to = within(url.searchParams.get('to'));
 	// Whoever wants to come in as somebody else asks for this page without a place to go to.
 	if (visitor.kind === 'open') redirect(303, to);
-	return { to };
+	return { to, needsOwner: url.searchParams.get('needs') === 'owner' };
 };

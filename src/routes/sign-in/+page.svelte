@@ -6,4 +6,4 @@
 
 <svelte:head><title>Sign in · Wendle</title></svelte:head>
 
-<SignIn to={data.to} signedIn={data.role !== null} />
+<SignIn to={data.to} needsOwner={data.needsOwner} signedIn={data.role !== null} />

@@ -19,7 +19,7 @@
 
 <section
 	class="no-print figure mt-6 flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-hair px-4 py-2 text-[14px] text-soft sm:px-8"
-	aria-label="Signed in"
+	aria-label="This device"
 >
 	<p class="mr-auto">{SAYS[role]}</p>
 	{#if role === 'owner'}<a class="min-h-8 leading-8 underline underline-offset-4" href="/access"

@@ -5,8 +5,10 @@
 		/** Where to go once signed in. */
 		to: string;
 		signedIn: boolean;
+		/** What was asked for is the owner's. */
+		needsOwner: boolean;
 	}
-	let { to, signedIn }: Props = $props();
+	let { to, signedIn, needsOwner }: Props = $props();
 	let passcode = $state('');
 	let device = $state('');
 	let trouble = $state<string>();
@@ -35,7 +37,12 @@
 <div class="mx-auto max-w-[30rem] px-4 pt-10 pb-16 sm:px-8">
 	<h1 class="text-[26px] leading-tight font-bold tracking-tight">Sign in</h1>
 	<p class="mt-2">
-		This Wendle asks for a passcode. Whoever set it up can tell you yours: what you may do depends on it.
+		{#if needsOwner}
+			Only the owner may open that page. Sign in with the passcode of the owner, or go
+			<a class="underline underline-offset-4" href="/">back to the rack</a>.
+		{:else}
+			This Wendle asks for a passcode. Whoever set it up can tell you yours: what you may do depends on it.
+		{/if}
 	</p>
 	<form
 		class="mt-6 grid gap-5"
