@@ -15,6 +15,7 @@ export default defineConfig({
 				backup: 'src/lib/server/db/backup.ts',
 				cli: 'cli/main.ts',
 				passcode: 'serve/passcode.ts',
+				salvage: 'src/lib/server/services/salvage.ts',
 				serve: 'serve/main.ts',
 				work: 'src/lib/server/work/worker.ts'
 			},

@@ -1,2 +1,2 @@
-/** Where this server is reached. Without ORIGIN the adapter takes every address for https; by itself the server speaks http. */
-export const originOf = (url: URL): string => process.env['ORIGIN'] ?? `http://${url.host}`;
+/** Where this server is reached: as ORIGIN says, where something stands in front of it, else as it was asked. */
+export const originOf = (url: URL): string => process.env['ORIGIN'] ?? url.origin;

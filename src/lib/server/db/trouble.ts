@@ -24,7 +24,7 @@ const WORDS: Record<DataTroubleCode, (path: string) => string> = {
 	data_read_only: (path) =>
 		`Wendle may not write to its data file (${path}), so this was not saved. Allow writing to the file and its folder, then try again.`,
 	data_damaged: (path) =>
-		`Wendle's data file (${path}) is damaged, and Wendle cannot read it. Keep a copy of it, put your last good copy in its place, then restart Wendle.`,
+		`Wendle's data file (${path}) is damaged, and Wendle cannot read it. Stop Wendle, and run "npm run salvage": it reads whatever can be read into an archive. Then put your last backup in its place (npm run restore), start Wendle, and bring the archive in.`,
 	data_newer: (path) =>
 		`Wendle's data file (${path}) was made by a newer version of Wendle. Update Wendle, or use another data folder.`,
 	data_foreign: (path) => `The file ${path} is not Wendle's data. Choose one of Wendle's backups.`,

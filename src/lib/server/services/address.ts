@@ -14,12 +14,12 @@ import { findAddress, putAddress } from '../repositories/address';
 export async function addressFor(db: Knex, url: URL): Promise<Address> {
 	const chosen = await findAddress(db);
 	const origin = chosen ?? originOf(url);
-	const { hostname: host, port } = new URL(origin);
+	const { hostname: host, port, protocol } = new URL(origin);
 	return {
 		origin,
 		chosen: chosen ?? null,
 		loopback: isLoopback(host),
-		guess: `http://${hostname().toLowerCase()}${port ? `:${port}` : ''}`
+		guess: `${protocol}//${hostname().toLowerCase()}${port ? `:${port}` : ''}`
 	};
 }
 
