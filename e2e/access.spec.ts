@@ -163,7 +163,7 @@ test('it speaks https with a certificate of its own, and says how a phone comes 
 	demo
 }) => {
 	await demo.stop('SIGTERM');
-	demo.env = { WENDLE_HTTPS: '1' };
+	demo.env['WENDLE_HTTPS'] = '1';
 	await demo.start();
 	const url = demo.url.replace('http:', 'https:');
 	const context = await browser.newContext({

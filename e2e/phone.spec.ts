@@ -7,6 +7,7 @@ test.use({
 	baseURL: async ({ server }, use) => {
 		await use(server.url.replace('127.0.0.1', 'bench.test'));
 	},
+	hosts: 'bench.test',
 	viewport: { width: 390, height: 844 }
 });
 

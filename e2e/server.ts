@@ -79,9 +79,12 @@ export class Server {
 	fillOrders = (): Promise<boolean> => fillOrders(this.data);
 }
 
-export const test = base.extend<{ server: Server; demo: Server }>({
-	server: async ({}, use) => {
+export const test = base.extend<{ server: Server; demo: Server; hosts: string }>({
+	/** Names beside its own that the server answers to. */
+	hosts: ['', { option: true }],
+	server: async ({ hosts }, use) => {
 		const server = new Server();
+		server.env = { WENDLE_HOSTS: hosts };
 		await server.start();
 		await use(server);
 		await server.stop();
