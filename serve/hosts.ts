@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { hostname, networkInterfaces } from 'node:os';
 
 /** Names and addresses of this machine. */
@@ -10,8 +11,8 @@ const bare = (host: string): string =>
 		.replace(/^\[|\]$/g, '')
 		.replace(/\.$/, '');
 
-/** The name in a Host header, without its port. */
-export const nameIn = (header: string): string => bare(header.replace(/:\d+$/, ''));
+/** The name or address in a Host header or a setting, without its port. */
+export const nameIn = (header: string): string => bare(isIP(header) ? header : header.replace(/:\d+$/, ''));
 
 export const isLoopback = (host: string): boolean =>
 	bare(host) === 'localhost' || bare(host) === '::1' || /^127(\.\d{1,3}){3}$/.test(bare(host));
@@ -40,7 +41,7 @@ export function isOurs(header: string | undefined, more: readonly string[]): boo
 	const name = nameIn(header);
 	return (
 		isLoopback(name) ||
-		[...LOOPBACK, ...namesHere(), ...more.map(nameIn)].includes(name) ||
+		[...LOOPBACK, ...namesHere(), ...more].includes(name) ||
 		// Addresses change while the server runs, so they are looked up each time.
 		addressesHere().includes(name)
 	);

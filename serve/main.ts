@@ -103,13 +103,8 @@ if (!settings.loopback && process.stdin.isTTY && !(await hasPasscode(settings.da
 }
 const refusal = refusalOf(settings, await hasPasscode(settings.data));
 if (refusal) giveUp(refusal);
-const certificate = settings.https
-	? await certificateFor(
-			settings.data,
-			[...new Set(['localhost', ...namesHere(), ...settings.hosts])],
-			[...new Set(['127.0.0.1', '::1', ...addressesHere()])]
-		)
-	: undefined;
+const reachedBy = ['localhost', '127.0.0.1', '::1', ...namesHere(), ...addressesHere(), ...settings.hosts];
+const certificate = settings.https ? await certificateFor(settings.data, reachedBy) : undefined;
 // The adapter takes every address for https unless it is told.
 if (!settings.origin) process.env['PROTOCOL_HEADER'] = PROTOCOL;
 const built = new URL('../handler.js', import.meta.url).href;

@@ -53,6 +53,9 @@ describe('the name a server is asked by', () => {
 		});
 		for (const name of ['kit.example:80', 'bench.example', 'front.example'])
 			expect(isOurs(name, hosts)).toBe(true);
+		// They stand in a certificate as well, which knows no ports.
+		expect(hosts).toEqual(['kit.example', 'bench.example', 'front.example']);
+		expect(settingsFrom({ HOST: 'fd00::12' }).hosts).toEqual(['fd00::12']);
 	});
 	it('loopback is loopback', () => {
 		expect(['localhost', '127.0.0.1', '127.8.9.10', '::1', '[::1]'].every(isLoopback)).toBe(true);

@@ -1,4 +1,4 @@
-import { isLoopback } from './hosts';
+import { isLoopback, nameIn } from './hosts';
 
 /** How the server is started, from the environment. */
 export interface Settings {
@@ -11,7 +11,7 @@ export interface Settings {
 	readonly insecure: boolean;
 	/** Where people reach it, where something stands in front of it. */
 	readonly origin: string | undefined;
-	/** Names beside this machine's own under which it is reached. */
+	/** Names and addresses beside this machine's own under which it is reached, without ports. */
 	readonly hosts: readonly string[];
 	/** Browsers may be told to use nothing but https from now on: only with a public certificate in front. */
 	readonly hsts: boolean;
@@ -35,7 +35,7 @@ export function settingsFrom(env: Readonly<Record<string, string | undefined>>):
 			...(env['WENDLE_HOSTS'] ?? '').split(/[\s,]+/).filter(Boolean),
 			...(origin ? [new URL(origin).host] : []),
 			...(isLoopback(host) || ['0.0.0.0', '::'].includes(host) ? [] : [host])
-		],
+		].map(nameIn),
 		hsts: isSet(env['WENDLE_HSTS']) && origin !== undefined && origin.startsWith('https:'),
 		loopback: isLoopback(host)
 	};

@@ -13,7 +13,7 @@ afterEach(() => rmSync(data, { recursive: true, force: true }));
 
 it('whoever trusts the authority trusts the server, and nobody else does', async () => {
 	const server = createServer(
-		await certificateFor(data, ['localhost', 'kit-room.local'], ['127.0.0.1', '::1'])
+		await certificateFor(data, ['localhost', 'kit-room.local', '127.0.0.1', '::1'])
 	);
 	server.on('request', (_, response) => response.end('in'));
 	await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
@@ -36,10 +36,10 @@ it('whoever trusts the authority trusts the server, and nobody else does', async
 });
 
 it('is the same until a name or an address changes; the authority stays', async () => {
-	const first = await certificateFor(data, ['localhost'], ['127.0.0.1']);
+	const first = await certificateFor(data, ['localhost', '127.0.0.1']);
 	const ca = readFileSync(authorityFile(data), 'utf8');
-	expect(await certificateFor(data, ['localhost'], ['127.0.0.1'])).toEqual(first);
-	const moved = await certificateFor(data, ['localhost'], ['127.0.0.1', '192.168.7.4', 'fd00::12']);
+	expect(await certificateFor(data, ['localhost', '127.0.0.1'])).toEqual(first);
+	const moved = await certificateFor(data, ['localhost', '127.0.0.1', '192.168.7.4', 'fd00::12']);
 	expect(moved.cert).not.toBe(first.cert);
 	expect(new X509Certificate(moved.cert).checkIP('192.168.7.4')).toBe('192.168.7.4');
 	expect(new X509Certificate(moved.cert).checkIP('fd00::12')).toBeTruthy();
@@ -47,7 +47,7 @@ it('is the same until a name or an address changes; the authority stays', async 
 });
 
 it('keeps its keys from everybody else on the machine', async () => {
-	await certificateFor(data, ['localhost'], []);
+	await certificateFor(data, ['localhost']);
 	for (const name of ['authority.key', 'server.key'])
 		expect(statSync(join(data, 'https', name)).mode & 0o077).toBe(0);
 });

@@ -1,5 +1,6 @@
 import { X509Certificate } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { isIP } from 'node:net';
 import { join } from 'node:path';
 import { generate } from 'selfsigned';
 
@@ -69,11 +70,9 @@ function serves(cert: string, by: string, names: readonly string[], addresses: r
 }
 
 /** The certificate for these names and addresses; made anew when they have changed, or when it is about to end. */
-export async function certificateFor(
-	data: string,
-	names: readonly string[],
-	addresses: readonly string[]
-): Promise<Certificate> {
+export async function certificateFor(data: string, reachedBy: readonly string[]): Promise<Certificate> {
+	const addresses = [...new Set(reachedBy.filter((host) => isIP(host) !== 0))];
+	const names = [...new Set(reachedBy.filter((host) => isIP(host) === 0))];
 	mkdirSync(folderIn(data), { recursive: true, mode: 0o700 });
 	const ca = await authority(data);
 	const [keyFile, certFile] = [join(folderIn(data), 'server.key'), join(folderIn(data), 'server.crt')];
@@ -82,7 +81,7 @@ export async function certificateFor(
 		if (serves(cert, ca.cert, names, addresses))
 			return { key: readFileSync(keyFile, 'utf8'), cert: cert + ca.cert };
 	}
-	const made = await generate([{ name: 'commonName', value: names[0]! }], {
+	const made = await generate([{ name: 'commonName', value: reachedBy[0]! }], {
 		...lastsFor(LEAF_DAYS),
 		keyType: 'ec',
 		curve: 'P-256',

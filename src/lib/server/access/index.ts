@@ -85,7 +85,8 @@ export type SignIn =
 
 /** Signs a device in with a passcode. */
 export async function signIn(passcode: string, device: string, from: string): Promise<SignIn> {
-	const open = await made();
+	const open = await store();
+	if (!open) return { kind: 'wrong' };
 	try {
 		// Taken before the passcode is looked at, so that many at once are no way round it.
 		await TRIES.consume(from);
@@ -155,5 +156,6 @@ export const revokeToken = async (id: string): Promise<void> => (await store())?
 export async function noteDeed(who: Visitor, what: string, method: string, path: string): Promise<void> {
 	const isQuestion = neededFor(method, path) === 'viewer';
 	if (who.kind === 'nobody' || who.kind === 'open' || isQuestion) return;
-	await (await store())?.note(nameOf(who), what, path);
+	// What the API says of it; behind a semicolon it says more, to programs.
+	await (await store())?.note(nameOf(who), what.split(';')[0]!, path);
 }
