@@ -61,7 +61,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 	// What is answered may have names in it: nobody on the way keeps it.
 	if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'private, no-cache');
 	const { visitor: who, did } = event.locals;
-	if (did !== undefined) await noteDeed(who, did.split(';')[0]!, event.request.method, event.url.pathname);
+	if (did !== undefined) await noteDeed(who, did, event.request.method, event.url.pathname);
 	countRequest(
 		event.route.id ?? 'none',
 		event.request.method,

@@ -104,6 +104,7 @@ export {
 } from './fit/match';
 export { runoutOf, type RunoutPoint } from './fit/runout';
 export { METHODS, type MethodSlug, type Played } from './methods/methods';
+export { ended } from './numeric/ended';
 export { ladder, playMethods, summariseMethod, type Ladder, type Rung } from './methods/ladder';
 export { seededRandom, type Random } from './numeric/random';
 export {

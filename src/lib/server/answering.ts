@@ -1,11 +1,12 @@
 import { described, questionOperation } from './api/operation';
-import { questionAt, type QuestionName } from './api/questions';
+import type { QuestionName } from './api/question-names';
+import { questionAt } from './api/questions';
 import { body } from './api/wire';
 import { failures } from './log';
 import { eventStream, parseBody, readText, refuse } from './http';
 import { heavyWork } from './metrics';
-import { answerOf } from './work/answer';
-import { hereMs, workAside, type Worked } from './work/aside';
+import { answerOf, type Worked } from './work/answer';
+import { hereMs, workAside } from './work/aside';
 import { counted, mayAsk, MOST_MS } from './work/share';
 
 /** What is asked with a request; without a client where none is known, as in tests. */
@@ -47,6 +48,13 @@ function comeBack(afterS: number): Response {
 	const response = refuse(429, 'too_many', message);
 	response.headers.set('retry-after', String(afterS));
 	return response;
+}
+
+/** Why a client is not answered: it is too much for anybody, or for this one now. */
+async function refusalFor(client: string, costMs: number): Promise<Response | undefined> {
+	if (costMs > MOST_MS) return tooMuch(costMs);
+	const afterS = await mayAsk(client, costMs);
+	return afterS === undefined ? undefined : comeBack(afterS);
 }
 
 const wantsEvents = (request: Request): boolean =>
@@ -105,22 +113,19 @@ export const answering = (name: QuestionName) => {
 	const question = questionAt(name);
 	const shape = body(question.request);
 	return described(questionOperation(question), async (event: Event): Promise<Response> => {
-		const { request, getClientAddress, platform } = event;
+		const { request, platform } = event;
 		const text = await readText(request);
 		if (!text.ok) return text.response;
 		const read = parseBody(text.value, shape);
 		if (!read.ok) return read.response;
 		const costMs = question.costMs(read.value);
-		if (getClientAddress) {
-			if (hereMs(costMs) > MOST_MS) return tooMuch(hereMs(costMs));
-			const afterS = await mayAsk(getClientAddress(), hereMs(costMs));
-			if (afterS !== undefined) return comeBack(afterS);
-		}
-		if (!getClientAddress || hereMs(costMs) < AT_ONCE_MS) {
+		const client = event.getClientAddress?.();
+		const refusal = client === undefined ? undefined : await refusalFor(client, hereMs(costMs));
+		if (refusal) return refusal;
+		if (client === undefined || hereMs(costMs) < AT_ONCE_MS) {
 			const { status, json } = answerOf(name, read.value);
 			return new Response(json, { status, headers: TYPE });
 		}
-		const client = getClientAddress();
 		const asked = { name, text: text.value };
 		const run = (signal: AbortSignal, onProgress: (share: number) => void = () => undefined) =>
 			counted(client, async () => {

@@ -1,4 +1,4 @@
-import { planCuts, type CutPlan, type CutQuestion } from '$lib/core';
+import { ended, planCuts, type CutPlan, type CutQuestion } from '$lib/core';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 import { highsSolver } from './highs';
@@ -10,12 +10,7 @@ let solver: ReturnType<typeof highsSolver> | undefined;
 async function plan(question: CutQuestion, onProgress: (share: number) => void): Promise<Answered<CutPlan>> {
 	try {
 		solver ??= highsSolver(wasm);
-		const running = planCuts(question, await solver);
-		for (;;) {
-			const step = running.next();
-			if (step.done) return { ok: true, value: step.value };
-			onProgress(step.value);
-		}
+		return { ok: true, value: ended(planCuts(question, await solver), onProgress) };
 	} catch {
 		return { ok: false, reason: 'no-answer' };
 	}

@@ -1,5 +1,5 @@
 import { access } from '$lib/server/access';
-import { authority } from '$lib/server/authority';
+import { authority } from '$lib/server/access/authority';
 import { zoneOf } from '$lib/server/today';
 import { showMoment } from '$lib/wording/dates';
 import type { PageServerLoad } from './$types';

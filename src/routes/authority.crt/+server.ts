@@ -1,4 +1,4 @@
-import { authority } from '$lib/server/authority';
+import { authority } from '$lib/server/access/authority';
 import { described, fileOperation } from '$lib/server/api/operation';
 import { notFound } from '$lib/server/http';
 

@@ -1,4 +1,4 @@
-import { authority } from '$lib/server/authority';
+import { authority } from '$lib/server/access/authority';
 import { addressFor } from '$lib/server/services';
 import { error } from '@sveltejs/kit';
 import type { PageServerLoad } from './$types';

@@ -25,7 +25,7 @@ describe('who may do what', () => {
 		expect(Object.fromEntries(by)).toMatchSnapshot();
 	});
 
-	it('reading is for viewers, but for what the owner keeps to himself', () => {
+	it('reading is for viewers, but for what only the owner may read', () => {
 		const reads = asked.filter((one) => one.startsWith('GET '));
 		expect(reads.filter((one) => neededBy(one) === 'owner')).toMatchSnapshot();
 		expect(reads.filter((one) => neededBy(one) === 'anybody')).toEqual([

@@ -1,4 +1,5 @@
 import { ROLES, type Role, type Scope } from '$lib/inventory/access';
+import { QUESTION_NAMES } from '../api/question-names';
 
 /** Whether a role may do what another may. */
 export const covers = (role: Role, wanted: Role): boolean => ROLES.indexOf(role) >= ROLES.indexOf(wanted);
@@ -24,16 +25,15 @@ const OWNERS: readonly { readonly path: RegExp; readonly writes?: true }[] = [
 	{ path: /^\/api\/care\/rules$/, writes: true }
 ];
 
-/** Questions that are asked with a body and write nothing. */
-const QUESTIONS =
-	/^\/api\/(checkpoint|choose-knot|contrast|correct|cuts|enough|estimate|find|fit|half-fit|line|match|methods|reverse-fill|risk|runout|shared-backing|twist)$/;
+/** What is asked with a body and writes nothing: the questions of the core, and what is looked for. */
+const QUESTIONS: ReadonlySet<string> = new Set([...QUESTION_NAMES, 'find'].map((name) => `/api/${name}`));
 
 /** Who is needed for a request; undefined where anybody may. What nobody thought of is read by viewers and written at the bench. */
 export function neededFor(method: string, path: string): Role | undefined {
 	if (OPEN.some((open) => open.test(path))) return undefined;
 	const reads = method === 'GET' || method === 'HEAD';
 	if (OWNERS.some((one) => one.path.test(path) && (!one.writes || !reads))) return 'owner';
-	return reads || QUESTIONS.test(path) ? 'viewer' : 'bench';
+	return reads || QUESTIONS.has(path) ? 'viewer' : 'bench';
 }
 
 /** What each kind of token reaches. */

@@ -1,9 +1,10 @@
 import { ROLES, SCOPES, type Role, type Scope } from '$lib/inventory/access';
-import knex, { type Knex } from 'knex';
+import type { Knex } from 'knex';
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { connect } from '../db/connect';
 import { hashOf, isPasscode } from './passcode';
 
 /**
@@ -92,24 +93,7 @@ export const isKept = (data: string): boolean => existsSync(join(data, FILE));
 async function openFile(data: string): Promise<Knex> {
 	mkdirSync(data, { recursive: true });
 	const filename = join(data, FILE);
-	const db = knex({
-		client: 'better-sqlite3',
-		connection: { filename },
-		useNullAsDefault: true,
-		pool: {
-			min: 1,
-			max: 1,
-			afterCreate: (
-				connection: { pragma: (text: string) => void },
-				ready: (error: Error | null, connection: unknown) => void
-			) => {
-				connection.pragma('busy_timeout = 5000');
-				connection.pragma('journal_mode = WAL');
-				connection.pragma('secure_delete = ON');
-				ready(null, connection);
-			}
-		}
-	});
+	const db = connect(filename);
 	await db.migrate.latest({
 		migrationSource: {
 			getMigrations: () => Promise.resolve(Object.keys(MIGRATIONS)),

@@ -1,4 +1,4 @@
-import { ok, type Path, type Result } from '$lib/core';
+import { ended, ok, type Path, type Result } from '$lib/core';
 import { z } from 'zod';
 import { answer, type FromMm, type InMm } from './wire';
 
@@ -50,19 +50,10 @@ export function answerTo<Q extends z.ZodType, A extends z.ZodType>(
 	onProgress: (share: number) => void = () => undefined
 ): Result<z.input<A>> {
 	const working = work(asked);
-	const result = 'next' in working ? followed(working, onProgress) : working;
+	const result = 'next' in working ? ended(working, onProgress) : working;
 	if (result.ok) return ok(z.encode(answer(response), result.value as never));
 	return {
 		ok: false,
 		issues: result.issues.map((issue) => ({ ...issue, path: wirePath(request, issue.path) }))
 	};
-}
-
-/** Runs to the end what reports as it goes. */
-function followed<T>(running: Generator<number, T>, onProgress: (share: number) => void): T {
-	for (;;) {
-		const step = running.next();
-		if (step.done) return step.value;
-		onProgress(step.value);
-	}
 }

@@ -4,9 +4,10 @@ import { estimated } from './estimate';
 import { contrast, cuts, line, match, shared } from './line-answers';
 import { twist } from './twist';
 import type { Question } from './question';
+import type { QuestionName } from './question-names';
 
-/** Everything that can be asked of the API, by the address under `/api` at which it is. */
-export const QUESTIONS = {
+/** Everything that can be asked of the API. */
+const QUESTIONS = {
 	checkpoint: paused,
 	'choose-knot': knotFor,
 	contrast: contrast,
@@ -24,9 +25,7 @@ export const QUESTIONS = {
 	runout: runout,
 	'shared-backing': shared,
 	twist: twist
-} as const;
-
-export type QuestionName = keyof typeof QUESTIONS;
+} satisfies Record<QuestionName, unknown>;
 
 /** What can be asked under a name, whatever its shapes. */
 export const questionAt = (name: QuestionName): Question => QUESTIONS[name] as unknown as Question;

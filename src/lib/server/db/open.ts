@@ -1,13 +1,12 @@
-import knex, { type Knex } from 'knex';
+import type { Knex } from 'knex';
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { migrationSource } from '../migrations';
+import { connect } from './connect';
 import { rememberFile } from './file';
 import { COLUMN_NAMES } from './names';
 import { DataTrouble, troubleBehind } from './trouble';
 
-/** Waits this long for another writer before giving up, ms. */
-const BUSY_TIMEOUT_MS = 5000;
 /** How long the answers of writes are remembered: a window that was away comes back within this, days. */
 const WRITES_KEPT_DAYS = 60;
 const DAY_MS = 86_400_000;
@@ -15,37 +14,8 @@ const DAY_MS = 86_400_000;
 const FILE = 'wendle.sqlite';
 export const fileIn = (directory: string): string => join(directory, FILE);
 
-/** @param names how columns are named; migrations speak of them as they are in the file */
-const connect = (filename: string, names: typeof COLUMN_NAMES | undefined): Knex =>
-	knex({
-		...names,
-		client: 'better-sqlite3',
-		connection: { filename },
-		useNullAsDefault: true,
-		pool: {
-			min: 1,
-			max: 1,
-			afterCreate: (
-				connection: { pragma: (text: string) => void },
-				ready: (error: Error | null, connection: unknown) => void
-			) => {
-				try {
-					connection.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-					connection.pragma('journal_mode = WAL');
-					connection.pragma('synchronous = FULL');
-					connection.pragma('foreign_keys = ON');
-					// What is deleted is written over: a name that somebody wanted gone is not left in the file.
-					connection.pragma('secure_delete = ON');
-					ready(null, connection);
-				} catch (error) {
-					ready(error as Error, connection);
-				}
-			}
-		}
-	});
-
 async function migrate(filename: string): Promise<void> {
-	const db = connect(filename, undefined);
+	const db = connect(filename);
 	try {
 		await db.migrate.latest({ migrationSource });
 	} finally {

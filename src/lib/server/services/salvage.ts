@@ -1,8 +1,8 @@
 import Database from 'better-sqlite3';
-import knex, { type Knex } from 'knex';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { connect } from '../db/connect';
 import { COLUMN_NAMES } from '../db/names';
 import { migrationSource } from '../migrations';
 import { exportArchive } from './archive';
@@ -94,9 +94,6 @@ async function emptyLike(path: string, damaged: Database.Database): Promise<void
 		await db.destroy();
 	}
 }
-
-const connect = (filename: string, names?: typeof COLUMN_NAMES): Knex =>
-	knex({ ...names, client: 'better-sqlite3', connection: { filename }, useNullAsDefault: true });
 
 /** Puts rows where they belong; those that no longer make a row of their table are left out. How many went in. */
 function put(db: Database.Database, table: string, rows: readonly Row[]): number {

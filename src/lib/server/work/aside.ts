@@ -2,23 +2,10 @@ import { Piscina } from 'piscina';
 import { existsSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import { MessageChannel } from 'node:worker_threads';
-import { questionAt, type QuestionName } from '../api/questions';
-import { body } from '../api/wire';
-import { answerOf } from './answer';
+import { MessageChannel, type MessagePort } from 'node:worker_threads';
+import { workOut, type Asked, type Worked } from './answer';
 
 /** Work beside the event loop: threads that answer what takes longer than a moment. */
-
-export interface Asked {
-	readonly name: QuestionName;
-	/** The body as it came. It was read once and found to have the question's shape. */
-	readonly text: string;
-}
-export interface Worked {
-	readonly status: 200 | 422;
-	readonly bytes: Uint8Array<ArrayBuffer>;
-	readonly tookMs: number;
-}
 
 /** Where the built code of a thread may be, from where this module lands in the built server. */
 const CODE = ['../../tools/work.js', '../../../tools/work.js']
@@ -35,12 +22,13 @@ const MOST_MB = 512;
 /** Threads are less urgent than the event loop, where the system knows such a thing. */
 const NICE = 10;
 
-const pools = new Map<'short' | 'long', Piscina<Asked & { port: unknown }, Worked>>();
+type Pool = Piscina<Asked & { port: MessagePort }, Worked>;
+const pools = new Map<'short' | 'long', Pool>();
 
-function poolOf(length: 'short' | 'long'): Piscina<Asked & { port: unknown }, Worked> {
+function poolOf(length: 'short' | 'long'): Pool {
 	const open = pools.get(length);
 	if (open) return open;
-	const pool = new Piscina<Asked & { port: unknown }, Worked>({
+	const pool: Pool = new Piscina({
 		filename: CODE!,
 		minThreads: 0,
 		maxThreads: length === 'short' ? 1 : Math.max(1, availableParallelism() - 1),
@@ -76,7 +64,7 @@ export async function workAside(
 	signal: AbortSignal,
 	onProgress: (share: number) => void
 ): Promise<Worked> {
-	if (!CODE) return workHere(asked, onProgress);
+	if (!CODE) return workOut(asked, onProgress);
 	const { port1, port2 } = new MessageChannel();
 	port1.on('message', onProgress);
 	try {
@@ -87,11 +75,6 @@ export async function workAside(
 	} finally {
 		port1.close();
 	}
-}
-
-async function workHere({ name, text }: Asked, onProgress: (share: number) => void): Promise<Worked> {
-	const { status, json } = answerOf(name, body(questionAt(name).request).parse(JSON.parse(text)), onProgress);
-	return { status, bytes: new TextEncoder().encode(json), tookMs: 0 };
 }
 
 /** Ends the threads. */

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { authorityFile } from './access/certificate';
-import { directoryOf } from './db';
+import { authorityFile } from './certificate';
+import { directoryOf } from '../db';
 
 /** The certificate that a phone is told to trust; undefined where this Wendle makes none of its own. */
 export function authority(): string | undefined {
