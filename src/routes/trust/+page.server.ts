@@ -6,5 +6,7 @@ import type { PageServerLoad } from './$types';
 export const load: PageServerLoad = async ({ url }) => {
 	if (authority() === undefined)
 		error(404, 'This Wendle makes no certificate of its own. Start it with: npm start -- --https');
-	return { address: url.protocol === 'https:' ? url.origin : (await addressFor(url)).origin };
+	const { origin, loopback, guess } = await addressFor(url);
+	// A phone cannot open what only this computer can.
+	return { address: loopback ? guess : origin };
 };

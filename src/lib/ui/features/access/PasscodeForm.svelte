@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Field from '../../primitives/Field.svelte';
 	import { send, troubleOf } from '../../state/api';
 	import { notify } from '../../state/notices.svelte';
 	import { refreshAll } from '../../state/refresh';
@@ -12,7 +13,6 @@
 	let { role, isSet, possible }: Props = $props();
 	let passcode = $state('');
 	let trouble = $state<string>();
-	const id = $props.id();
 
 	async function put(to: string | null, said: string): Promise<void> {
 		trouble = troubleOf(
@@ -35,28 +35,24 @@
 		void put(passcode, isSet ? 'The passcode is changed.' : 'The passcode is set.');
 	}}
 >
-	<label for={id} class="block text-[13px] text-soft"
-		>{isSet ? `New passcode of the ${role}` : `Passcode of the ${role}`}</label
-	>
 	<div class="flex items-end gap-3">
-		<input
-			{id}
-			class="h-11 w-full min-w-0 border-[1.5px] border-ink bg-paper px-3"
-			type="password"
-			autocomplete="new-password"
-			required
-			maxlength="200"
-			disabled={!possible}
-			aria-describedby={trouble === undefined ? undefined : `${id}-trouble`}
-			bind:value={() => passcode, (typed) => ([passcode, trouble] = [typed, undefined])}
-		/>
+		<div class="min-w-0 flex-1">
+			<Field
+				label={isSet ? `New passcode of the ${role}` : `Passcode of the ${role}`}
+				type="password"
+				autocomplete="new-password"
+				required
+				maxlength={200}
+				disabled={!possible}
+				value={passcode}
+				error={trouble}
+				oninput={(value) => ([passcode, trouble] = [value, undefined])}
+			/>
+		</div>
 		<button type="submit" class="action-quiet min-h-11 shrink-0" disabled={!possible}
 			>{isSet ? 'Change it' : 'Set it'}</button
 		>
 	</div>
-	{#if trouble !== undefined}<p id="{id}-trouble" role="alert" class="mt-1 text-[14px] text-warn">
-			{trouble}
-		</p>{/if}
 	{#if isSet}
 		<p class="mt-1 text-[14px]">
 			It is set.

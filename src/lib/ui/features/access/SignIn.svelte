@@ -1,4 +1,5 @@
 <script lang="ts">
+	import Field from '../../primitives/Field.svelte';
 	import { send, troubleOf } from '../../state/api';
 
 	interface Props {
@@ -51,29 +52,24 @@
 			void signIn();
 		}}
 	>
-		<label class="block">
-			<span class="block text-[13px] text-soft">Passcode</span>
-			<input
-				class="h-11 w-full border-[1.5px] border-ink bg-paper px-3 text-[17px]"
-				type="password"
-				autocomplete="current-password"
-				required
-				maxlength="200"
-				aria-describedby={trouble === undefined ? undefined : 'sign-in-trouble'}
-				bind:value={() => passcode, (typed) => ([passcode, trouble] = [typed, undefined])}
-			/>
-		</label>
-		<label class="block">
-			<span class="block text-[13px] text-soft">What this device is called (you may leave it empty)</span>
-			<input
-				class="h-11 w-full border-[1.5px] border-ink bg-paper px-3 text-[17px]"
-				autocomplete="off"
-				maxlength="80"
-				placeholder="bench tablet"
-				bind:value={() => device, (typed) => (device = typed)}
-			/>
-		</label>
-		{#if trouble !== undefined}<p id="sign-in-trouble" role="alert" class="text-warn">{trouble}</p>{/if}
+		<Field
+			label="Passcode"
+			type="password"
+			autocomplete="current-password"
+			required
+			maxlength={200}
+			value={passcode}
+			error={trouble}
+			oninput={(value) => ([passcode, trouble] = [value, undefined])}
+		/>
+		<Field
+			label="What this device is called (you may leave it empty)"
+			autocomplete="off"
+			maxlength={80}
+			placeholder="bench tablet"
+			value={device}
+			oninput={(value) => (device = value)}
+		/>
 		<p><button type="submit" class="action min-h-11" disabled={busy}>Sign in</button></p>
 	</form>
 </div>

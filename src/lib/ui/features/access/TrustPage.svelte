@@ -34,7 +34,11 @@
 			same place.
 		</p>
 	</div>
-	<div class="w-[15rem] max-w-full bg-white p-3" role="img" aria-label="A code that leads to this page">
+	<div
+		class="w-[15rem] max-w-full self-start bg-white p-3"
+		role="img"
+		aria-label="A code that leads to this page"
+	>
 		<!-- eslint-disable-next-line svelte/no-at-html-tags -- made here, from an address of ours -->
 		{@html renderSVG(here, { border: 1 })}
 	</div>
