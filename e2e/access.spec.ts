@@ -47,10 +47,10 @@ test('a passcode is set on the page, asked for from then on, and decides what ma
 	await expect(page.getByRole('heading', { name: 'Who may come in' })).toBeVisible();
 	await expect(page.getByLabel('Passcode of the bench')).toBeDisabled();
 	await page.getByLabel('Passcode of the owner').fill('short');
-	await page.getByRole('button', { name: 'Set it' }).first().click();
+	await page.getByRole('button', { name: 'Set passcode' }).first().click();
 	await expect(page.getByText('at least 8')).toBeVisible();
 	await page.getByLabel('Passcode of the owner').fill(OWNERS);
-	await page.getByRole('button', { name: 'Set it' }).first().click();
+	await page.getByRole('button', { name: 'Set passcode' }).first().click();
 
 	// From here on it is asked for, of this browser too.
 	await expect(page).toHaveURL(/\/sign-in/);
@@ -70,7 +70,7 @@ test('a passcode is set on the page, asked for from then on, and decides what ma
 		['viewer', 'reading glasses on']
 	] as const) {
 		await page.getByLabel(`Passcode of the ${role}`).fill(passcode);
-		await page.getByRole('button', { name: 'Set it' }).first().click();
+		await page.getByRole('button', { name: 'Set passcode' }).first().click();
 		await expect(page.getByLabel(`New passcode of the ${role}`)).toBeVisible();
 	}
 

@@ -19,7 +19,7 @@
 	<h1 class="mt-4 text-[22px] font-semibold">{page.error?.message}</h1>
 	{#if page.status >= 500 && page.error?.request}
 		<p class="mt-3 text-[14px] text-soft">
-			Whoever runs this Wendle finds it in the log under <span class="figure">{page.error.request}</span>.
+			The log of this Wendle says more about it under <span class="figure">{page.error.request}</span>.
 		</p>
 	{/if}
 	<div class="mt-6 flex flex-wrap gap-3">

@@ -34,7 +34,7 @@ function wrongWith(bytes: Uint8Array): Refusal | undefined {
 	try {
 		size = imageSize(bytes);
 	} catch {
-		return bad('not_a_jpeg', "This can't be read as a picture. Send it as JPEG.");
+		return bad('not_a_jpeg', "Wendle can't read this as a picture. Send it as JPEG.");
 	}
 	if (size.type !== 'jpg') return bad('not_a_jpeg', 'Send the picture as JPEG.');
 	if (!(size.width > 0 && size.height > 0)) return bad('not_a_jpeg', 'This picture has no size.');

@@ -34,7 +34,7 @@ export const POST = described(
 			const response = refuse(
 				429,
 				'too_many_tries',
-				`That was wrong too often. Try again in ${wait} ${wait === 1 ? 'minute' : 'minutes'}.`
+				`Too many wrong passcodes came from here. Try again in ${wait} ${wait === 1 ? 'minute' : 'minutes'}.`
 			);
 			response.headers.set('retry-after', String(came.seconds));
 			return response;

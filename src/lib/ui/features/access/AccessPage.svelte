@@ -27,8 +27,8 @@
 	<h1 class="pt-5 text-[26px] leading-tight font-bold tracking-tight">Who may come in</h1>
 	<p class="mt-1 max-w-[64ch]">
 		{#if set.length === 0}
-			Nobody is asked for a passcode, and only this computer can reach Wendle. Set a passcode before you let
-			phones and other computers in.
+			Wendle doesn't ask anyone for a passcode, and only this computer can reach it. Set a passcode before you
+			let phones and other computers in.
 		{:else}
 			Everyone who opens Wendle is asked for a passcode. There are no user names: the passcode decides what
 			someone may do.
@@ -86,7 +86,7 @@
 		<section aria-labelledby="tokens" class="mt-9">
 			<h2 id="tokens" class="text-[19px] font-semibold">Tokens</h2>
 			<p class="mt-1 max-w-[64ch]">
-				For a device or a program that can't type a passcode. Each one reaches only what it is for.
+				For a device or a program that can't type a passcode. Each token opens only what it is for.
 			</p>
 			<ul class="mt-2 max-w-[48rem]">
 				{#each tokens as { id, name, scope, seen } (id)}
@@ -99,7 +99,7 @@
 						<button
 							type="button"
 							class="min-h-9 underline underline-offset-4"
-							onclick={() => void remove(`/api/access/tokens/${id}`, `The token ${name} works no more.`)}
+							onclick={() => void remove(`/api/access/tokens/${id}`, `The token ${name} no longer works.`)}
 							>Revoke<span class="sr-only"> {name}</span></button
 						>
 					</li>
@@ -141,9 +141,9 @@
 		<h2 id="phones" class="text-[19px] font-semibold">Phones and other computers</h2>
 		{#if https}
 			<p class="mt-1 max-w-[64ch]">
-				This Wendle speaks https with a certificate of its own. Each phone is told once to trust it.
+				This Wendle uses https with its own certificate. Tell each phone once to trust it.
 			</p>
-			<p class="mt-3"><a class="action-quiet min-h-11" href="/trust">Trust it on a phone</a></p>
+			<p class="mt-3"><a class="action-quiet min-h-11" href="/trust">Show how to trust it on a phone</a></p>
 		{:else}
 			<p class="mt-1 max-w-[64ch]">
 				Once a passcode is set, start Wendle for your network with

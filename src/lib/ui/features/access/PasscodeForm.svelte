@@ -50,17 +50,17 @@
 			/>
 		</div>
 		<button type="submit" class="action-quiet min-h-11 shrink-0" disabled={!possible}
-			>{isSet ? 'Change it' : 'Set it'}</button
+			>{isSet ? 'Change passcode' : 'Set passcode'}</button
 		>
 	</div>
 	{#if isSet}
 		<p class="mt-1 text-[14px]">
-			It is set.
+			A passcode is set.
 			<button
 				type="button"
 				class="min-h-8 underline underline-offset-4"
-				onclick={() => void put(null, `Nobody comes in as ${role} any more.`)}
-				>Take it away<span class="sr-only"> from the {role}</span></button
+				onclick={() => void put(null, `The passcode of the ${role} is removed.`)}
+				>Remove passcode<span class="sr-only"> of the {role}</span></button
 			>
 		</p>
 	{:else if !possible}

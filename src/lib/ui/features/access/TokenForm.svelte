@@ -37,7 +37,7 @@
 			form.changed('name');
 		}}
 	/>
-	<Select label="What it reaches" value={scope} {options} onchange={(value) => (scope = value)} />
+	<Select label="What the token opens" value={scope} {options} onchange={(value) => (scope = value)} />
 	<button type="submit" class="action-quiet min-h-11" disabled={form.busy}>Make a token</button>
 </form>
 {#if form.trouble !== undefined}<p role="alert" class="mt-1 text-warn">{form.trouble}</p>{/if}
