@@ -105,6 +105,8 @@ async function bench(i) {
 	const run = `/api/runs/load-${i}`;
 	heed('bench', await ask('PUT', run, { body: { setupId: setups[i % setups.length] } }), [204]);
 	let sent = 0;
+	// People don't count in step.
+	await pause((i * EVENT_EVERY_MS) / BENCHES);
 	while (Date.now() < until) {
 		const next = pause(EVENT_EVERY_MS);
 		const event = { id: `e${i}-${sent++}`, at: Date.now(), kind: 'turns', part: 'backing', turns: 1 };

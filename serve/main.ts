@@ -6,6 +6,7 @@ import {
 	type ServerResponse
 } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
+import compression from 'compression';
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import { renderUnicodeCompact } from 'uqr';
@@ -55,6 +56,13 @@ function logged(request: IncomingMessage, response: ServerResponse, id: string):
 	});
 }
 
+/** Answers go out compressed to whoever takes that: what is built comes compressed already, and streams of events flow. */
+const compress = compression({
+	filter: (request, response) =>
+		!String(response.getHeader('content-type')).startsWith('text/event-stream') &&
+		compression.filter(request, response)
+});
+
 function listenerOf(handler: RequestListener, { origin: given }: Settings): RequestListener {
 	const protocol = settings.https ? 'https' : 'http';
 	return (request, response) => {
@@ -65,7 +73,7 @@ function listenerOf(handler: RequestListener, { origin: given }: Settings): Requ
 		setHeaders(response, settings);
 		logged(request, response, id);
 		const refusal = refusedBy(request, given ?? `${protocol}://${request.headers.host}`, settings);
-		if (!refusal) return handler(request, response);
+		if (!refusal) return compress(request as never, response as never, () => handler(request, response));
 		const { status, code, message } = refusal;
 		response.writeHead(status, { 'content-type': 'application/json' });
 		response.end(JSON.stringify({ issues: [{ code, path: [], message }], message }));

@@ -69,7 +69,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		(performance.now() - began) / 1000
 	);
 	if (event.request.method === 'HEAD') return headOf(response);
-	return compressed(event.request, response);
+	return response;
 };
 
 const SIGN_IN = 'Give your passcode first.';
@@ -110,27 +110,6 @@ function shutOut({ locals, request, url }: RequestEvent): Response | undefined {
 async function headOf({ body, status, headers }: Response): Promise<Response> {
 	await body?.cancel();
 	return new Response(null, { status, headers });
-}
-
-/** Answers shorter than this gain nothing by it, bytes. */
-const SHORT = 1000;
-const COMPRESSES = /^(text\/html|text\/calendar|application\/json)\b/;
-
-/** Pages and answers go out compressed to whoever takes that: what is built comes compressed already, and streams of events flow. */
-function compressed(request: Request, response: Response): Response {
-	const { headers } = response;
-	headers.append('Vary', 'Accept-Encoding');
-	if (
-		!response.body ||
-		headers.has('content-encoding') ||
-		Number(headers.get('content-length') ?? SHORT) < SHORT ||
-		!COMPRESSES.test(headers.get('content-type') ?? '') ||
-		!/\bgzip\b/.test(request.headers.get('accept-encoding') ?? '')
-	)
-		return response;
-	headers.set('Content-Encoding', 'gzip');
-	headers.delete('Content-Length');
-	return new Response(response.body.pipeThrough(new CompressionStream('gzip')), response);
 }
 
 /** An unexpected failure: logged for whoever runs the server, told briefly to whoever uses it. */

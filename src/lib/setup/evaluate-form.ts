@@ -15,7 +15,7 @@ import { leaderUnit, smallUnit, type UnitSystem } from '$lib/wording/units';
 import { BOUNDS } from './bounds';
 import type { SetupDescription } from './description';
 import { evaluate, type Evaluation } from './evaluate';
-import type { FillForm, SetupForm } from './form';
+import type { FillForm, SetupForm, SpoolForm } from './form';
 import { gapOver, type GapLeft } from './gap-over';
 import type { LearntHere } from './learnt-here';
 import { readSource, readSpreads } from './read-spool';
@@ -147,6 +147,25 @@ export function readForm(
  * @param learnt what earlier windings have taught of its spool, strands and winder
  */
 export function workOut(form: SetupForm, units: UnitSystem, learnt?: LearntHere): Result<Workout> {
+	const { spool, fill } = form;
+	if (learnt || !Object.isFrozen(spool) || !Object.isFrozen(fill)) return workOutAnew(form, units, learnt);
+	const onSpools = workedOut.get(fill) ?? new WeakMap<SpoolForm, WorkedOut>();
+	workedOut.set(fill, onSpools);
+	const before = onSpools.get(spool);
+	if (before?.units === units) return before.result;
+	const result = workOutAnew(form, units);
+	onSpools.set(spool, { units, result });
+	return result;
+}
+
+interface WorkedOut {
+	readonly units: UnitSystem;
+	readonly result: Result<Workout>;
+}
+/** Set-ups that nobody can change any more, worked out: a server reads the same rows for page after page. */
+const workedOut = new WeakMap<FillForm, WeakMap<SpoolForm, WorkedOut>>();
+
+function workOutAnew(form: SetupForm, units: UnitSystem, learnt?: LearntHere): Result<Workout> {
 	const reader = new Reader();
 	const { description, parts, leaderMm, gear } = readForm(form, units, reader, learnt);
 	if (reader.issues.length > 0) return { ok: false, issues: reader.issues };

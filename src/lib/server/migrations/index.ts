@@ -15,6 +15,7 @@ import * as orders from './013-orders';
 import * as address from './014-address';
 import * as stock from './015-stock';
 import * as photos from './016-photos';
+import * as besideTurns from './017-beside-turns';
 
 /** Explicit list, in order. Once released, an entry never changes: add another. */
 const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
@@ -33,7 +34,8 @@ const MIGRATIONS: readonly (Knex.Migration & { name: string })[] = [
 	{ name: '013-orders', ...orders },
 	{ name: '014-address', ...address },
 	{ name: '015-stock', ...stock },
-	{ name: '016-photos', ...photos }
+	{ name: '016-photos', ...photos },
+	{ name: '017-beside-turns', ...besideTurns }
 ];
 
 export const migrationSource: Knex.MigrationSource<Knex.Migration & { name: string }> = {

@@ -1,23 +1,54 @@
 import { toJson } from '$lib/inventory/json';
 import { wordShape, type WordedIssue } from '$lib/wording/issues';
 import type { Knex } from 'knex';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { Unkeepable } from '../db/unkeepable';
 import { rootOf } from '../db/write';
 
-/** A text column that holds JSON of a known shape. */
-export const json = <S extends z.ZodType>(shape: S) =>
-	z
-		.string()
-		.transform((text, context) => {
-			try {
-				return JSON.parse(text) as unknown;
-			} catch {
-				context.addIssue({ code: 'custom', message: "The text isn't JSON." });
-				return z.NEVER;
-			}
-		})
-		.pipe(shape);
+/** How much text of a column is remembered with what it read as, characters. */
+const MOST_REMEMBERED = 2_000_000;
+
+/** Nothing in it can be changed: whoever reads the same text is given the same object. */
+function frozen<T>(value: T): T {
+	if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+		Object.freeze(value);
+		for (const part of Object.values(value)) frozen(part);
+	}
+	return value;
+}
+
+/**
+ * A text column that holds JSON of a known shape. A text that was read before is not read again: pages ask for the same rows
+ * over and over.
+ */
+export function json<S extends z.ZodType>(
+	shape: S
+): z.ZodPipe<z.ZodString, z.ZodTransform<z.output<S>, string>> {
+	const read = new LRUCache<string, { readonly value: z.output<S> }>({
+		maxSize: MOST_REMEMBERED,
+		sizeCalculation: (_, text) => text.length + 1
+	});
+	return z.string().transform((text, context): z.output<S> => {
+		const before = read.get(text);
+		if (before) return before.value;
+		let parsed: unknown;
+		try {
+			parsed = JSON.parse(text);
+		} catch {
+			context.addIssue({ code: 'custom', message: "The text isn't JSON." });
+			return z.NEVER;
+		}
+		const now = shape.safeParse(parsed);
+		if (now.success) {
+			read.set(text, { value: frozen(now.data) });
+			return now.data;
+		}
+		for (const issue of now.error.issues)
+			context.issues.push({ ...issue, path: [...issue.path], input: text } as z.core.$ZodRawIssue);
+		return z.NEVER;
+	});
+}
 
 /** SQLite has no booleans: 1 is true. */
 export const flag = z.union([z.literal(0), z.literal(1)]).transform((value) => value === 1);

@@ -110,11 +110,8 @@ export async function openRuns(db: Knex): Promise<BegunRun[]> {
 
 /** Ids of runs that ended in a record or not, the newest first. */
 export async function newestRunIds(db: Knex, limit: number): Promise<string[]> {
-	const rows = await db('runs').select('id').orderBy('createdAt', 'desc').limit(limit);
-	return z
-		.array(z.object({ id: z.string() }))
-		.parse(rows)
-		.map(({ id }) => id);
+	const rows = (await db('runs').select('id').orderBy('createdAt', 'desc').limit(limit)) as { id: string }[];
+	return rows.map(({ id }) => id);
 }
 
 /** Events of these runs that are not turns: few, however long the count. */
@@ -136,9 +133,13 @@ export async function eventsBesideTurns(
 	return byRun;
 }
 
-/** Appends events; one that is there already is not written again. */
-export async function appendEvents(trx: Writing, runId: string, events: readonly RunEvent[]): Promise<void> {
-	await trx('run_events')
+/** Appends events; one that is there already is not written again. Gives the number of the run's newest arrival. */
+export async function appendEvents(
+	trx: Writing,
+	runId: string,
+	events: readonly RunEvent[]
+): Promise<number> {
+	const added = (await trx('run_events')
 		.insert(
 			events.map((event) => ({
 				runId,
@@ -147,14 +148,17 @@ export async function appendEvents(trx: Writing, runId: string, events: readonly
 			}))
 		)
 		.onConflict(['runId', 'id'])
-		.ignore();
+		.ignore()
+		.returning('arrival')) as { arrival: number }[];
+	const newest = added.at(-1);
+	return newest ? newest.arrival : lastArrival(trx, runId);
 }
 
 /** Number of the newest arrival of a run; 0 when there is none. */
-export async function lastArrival(db: Knex, runId: string): Promise<number> {
-	const row = z
-		.object({ last: z.number().int().nullable() })
-		.parse(await db('run_events').where({ runId }).max({ last: 'arrival' }).first());
+async function lastArrival(db: Knex, runId: string): Promise<number> {
+	const row = (await db('run_events').where({ runId }).max({ last: 'arrival' }).first()) as {
+		last: number | null;
+	};
 	return row.last ?? 0;
 }
 

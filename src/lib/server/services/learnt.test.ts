@@ -97,8 +97,8 @@ describe('what the rack has learnt', () => {
 		const { id } = await wound();
 		const before = (await learntTold(db)).spools[0]!;
 		const { form, version } = (await loadSetup(db, id))!;
-		form.spool.arbor = '42 mm';
-		valueOf(await saveSetup(db, asked(), id, form, version, 'yd-mm'));
+		const other = { ...form, spool: { ...form.spool, arbor: '42 mm' } };
+		valueOf(await saveSetup(db, asked(), id, other, version, 'yd-mm'));
 		const after = (await learntTold(db)).spools[0]!;
 		expect(before.arborMm.before.value).toBe(38);
 		expect(after.arborMm.before.value).toBe(42);

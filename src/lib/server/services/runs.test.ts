@@ -8,6 +8,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, expectTypeOf, it } from 'vitest';
 import type { z } from 'zod';
 import { openDatabase } from '../db/open';
+import { eventsBesideTurns, openRuns } from '../repositories/runs';
 import { addEvents, currentRun, followRun, runEvents, startRun } from './runs';
 import { recordWinding } from './windings';
 import { valueOf } from '../outcome';
@@ -47,6 +48,47 @@ describe('a run that is kept', () => {
 		expect(await currentRun(db, setupId)).toBeUndefined();
 		await startRun(db, 'next', setupId);
 		expect((await currentRun(db, setupId))?.id).toBe('next');
+	});
+
+	it("takes what twenty benches send at once together, each once, and a bad one is in nobody's way", async () => {
+		const benches = Array.from({ length: 20 }, (_, i) => `run-${i}`);
+		for (const id of benches) await startRun(db, id, setupId);
+		const bad = { ...turns('bad', 1), part: 7 } as unknown as RunEvent;
+		let transactions = 0;
+		const listen = ({ sql }: { sql: string }): void => void (transactions += sql === 'BEGIN;' ? 1 : 0);
+		db.on('query', listen);
+		const good = benches.map((id, i) => addEvents(db, id, [turns('a', i)]));
+		expect((await Promise.all(good)).map(({ ok }) => ok)).toEqual(benches.map(() => true));
+		expect(transactions).toBe(2);
+		db.off('query', listen);
+		const mixed = benches.map((id, i) => addEvents(db, id, [i === 7 ? bad : turns('b', 1)]));
+		expect((await Promise.all(mixed)).map(({ ok }) => ok)).toEqual(benches.map((_, i) => i !== 7));
+		const nowhere = [addEvents(db, 'run-0', [turns('c', 1)]), addEvents(db, 'nowhere', [turns('c', 1)])];
+		expect((await Promise.all(nowhere)).map(({ ok }) => ok)).toEqual([true, false]);
+		for (const [i, id] of benches.entries())
+			expect((await runEvents(db, id, 0))!.events.map((event) => event.id)).toEqual([
+				'a',
+				...(i === 7 ? [] : ['b']),
+				...(i === 0 ? ['c'] : [])
+			]);
+	});
+
+	it('is looked through for its steps by an index, however long the count', async () => {
+		const plans: string[] = [];
+		const asks: string[] = [];
+		const listen = ({ sql }: { sql: string }): void => void asks.push(sql);
+		db.on('query', listen);
+		await openRuns(db);
+		await eventsBesideTurns(db, ['run']);
+		db.off('query', listen);
+		for (const sql of asks) {
+			const plan = (await db.raw(`explain query plan ${sql}`, sql.includes('?') ? ['run'] : [])) as {
+				detail: string;
+			}[];
+			plans.push(plan.map(({ detail }) => detail).join('; '));
+		}
+		expect(plans).toHaveLength(2);
+		for (const plan of plans) expect(plan).toContain('run_events_beside_turns');
 	});
 
 	it('takes every event once, however often and in whatever portions it is sent', async () => {

@@ -12,6 +12,7 @@ import type { RunEvents } from '$lib/bench/run';
 import type { RunSummary } from '$lib/inventory/winding';
 import type { Knex } from 'knex';
 import { EventEmitter } from 'node:events';
+import { together } from '../db/together';
 import { ROWS_HAVE_IDS, write, type Writing } from '../db/write';
 import { done, gone, type Outcome } from '../outcome';
 import {
@@ -20,7 +21,6 @@ import {
 	eventsBesideTurns,
 	findRun,
 	insertRun,
-	lastArrival,
 	listRuns,
 	newestRunIds,
 	WINDINGS,
@@ -60,6 +60,32 @@ export interface Arrived {
 	readonly ended: boolean;
 }
 
+interface Added {
+	readonly runId: string;
+	readonly events: readonly RunEvent[];
+}
+
+async function addWithin(trx: Writing, { runId, events }: Added): Promise<Outcome<Arrived>> {
+	const run = await findRun(trx, runId);
+	if (!run) return gone('run');
+	const arrival = await appendEvents(trx, runId, events);
+	if (run.recordId !== null) await tellAgain(trx, run, run.recordId);
+	return done({ arrival, ended: run.endedAt !== null });
+}
+
+/** Twenty benches that count at once wait for the disk together. */
+const add = together(
+	async (db, several: readonly Added[]): Promise<readonly Outcome<Arrived>[] | undefined> => {
+		const added = await write(db, ROWS_HAVE_IDS, async (trx) => {
+			const outcomes: Outcome<Arrived>[] = [];
+			for (const one of several) outcomes.push(await addWithin(trx, one));
+			return done(outcomes);
+		});
+		return added.ok ? added.value : undefined;
+	},
+	(db, one) => write(db, ROWS_HAVE_IDS, (trx) => addWithin(trx, one))
+);
+
 /**
  * Takes events in, each once, however often it is sent. One that comes after its job has ended, from a window that was away,
  * is kept with it, and the record that came of it tells it as well.
@@ -69,13 +95,7 @@ export async function addEvents(
 	runId: string,
 	events: readonly RunEvent[]
 ): Promise<Outcome<Arrived>> {
-	const added = await write(db, ROWS_HAVE_IDS, async (trx) => {
-		const run = await findRun(trx, runId);
-		if (!run) return gone('run');
-		await appendEvents(trx, runId, events);
-		if (run.recordId !== null) await tellAgain(trx, run, run.recordId);
-		return done({ arrival: await lastArrival(trx, runId), ended: run.endedAt !== null });
-	});
+	const added = await add(db, { runId, events });
 	if (!added.ok) return added;
 	arrivals.emit(runId);
 	// What a board shows of a job is its steps.

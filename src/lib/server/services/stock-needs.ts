@@ -4,10 +4,10 @@ import { shoppingOf } from '$lib/bench/shopping';
 import { isOpen } from '$lib/orders/board';
 import { workOut, type Workout } from '$lib/setup/evaluate-form';
 import type { SetupForm } from '$lib/setup/form';
-import { stockEntry } from '$lib/stock/left';
+import { stockEntry, type Shelved } from '$lib/stock/left';
 import type { CutChoice } from '$lib/stock/cut-choice';
 import { sourceFor } from '$lib/stock/needs';
-import type { MayNeed, StockEntry, StockNeed, StockPage } from '$lib/stock/stock';
+import type { MayNeed, StockEntry, StockForm, StockNeed, StockPage } from '$lib/stock/stock';
 import { isBacking, whatOfStrand } from '$lib/stock/what';
 import { DEFAULT_UNITS } from '$lib/wording/units';
 import type { BenchJob } from '$lib/bench/work';
@@ -118,7 +118,19 @@ async function mayNeed(db: Knex, today: Day): Promise<MayNeed[]> {
 	});
 }
 
-export const stockEntries = async (db: Knex): Promise<StockEntry[]> => (await listStock(db)).map(stockEntry);
+/** What is left was estimated from all of its readings: again only where something happened to it. */
+const estimated = new WeakMap<StockForm, { readonly of: string; readonly entry: StockEntry }>();
+
+function entryOf(shelved: Shelved): StockEntry {
+	const of = JSON.stringify([shelved.id, shelved.version, shelved.events]);
+	const before = estimated.get(shelved.form);
+	if (before?.of === of) return before.entry;
+	const entry = stockEntry(shelved);
+	estimated.set(shelved.form, { of, entry });
+	return entry;
+}
+
+export const stockEntries = async (db: Knex): Promise<StockEntry[]> => (await listStock(db)).map(entryOf);
 
 /** The whole shelf, what the orders need of it, and the plan that was kept. */
 export async function stockPage(db: Knex, today: Day): Promise<StockPage> {
