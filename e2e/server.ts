@@ -53,7 +53,7 @@ export class Server {
 				WENDLE_DATA: this.data,
 				...this.env
 			},
-			stdio: ['ignore', 'pipe', 'pipe']
+			stdio: ['ignore', 'pipe', 'pipe', 'ipc']
 		});
 		this.#process.stderr!.on('data', (text: Buffer) => {
 			this.#complaints += text.toString();
@@ -68,6 +68,13 @@ export class Server {
 		if (!running || running.exitCode !== null || running.signalCode !== null) return;
 		running.kill(signal);
 		await once(running, 'exit');
+	}
+
+	/** Tells what runs inside the server beside it, and waits until that is so. */
+	async tell(what: object): Promise<void> {
+		const heard = once(this.#process!, 'message');
+		this.#process!.send(what);
+		await heard;
 	}
 
 	async restart(): Promise<void> {

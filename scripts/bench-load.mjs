@@ -1,10 +1,12 @@
 /**
  * A busy shop on one machine: `npm run bench:load`. Twenty benches count at 5 events a second, twenty people read pages, ten ask for the
- * heaviest work that is taken, each from an address of its own; then 500 windows follow one run. `WENDLE_LOAD_S` is for how long (600).
+ * heaviest work that is taken, each from an address of its own; then 500 windows follow one run. `WENDLE_LOAD_S` is for how long (600). After that, what a chain of shops
+ * in one Wendle comes to.
  * Who asks runs on the same machine as the server, so that figures are on the safe side.
  */
 import { Agent, request } from 'node:http';
 import { setTimeout as pause } from 'node:timers/promises';
+import { chainFigures } from './bench/chain.mjs';
 import { build, install } from './bootstrap.mjs';
 import { serveDemo } from './serving.mjs';
 
@@ -204,3 +206,4 @@ try {
 	stop();
 	agent.destroy();
 }
+await chainFigures();

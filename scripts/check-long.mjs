@@ -1,6 +1,6 @@
 /**
- * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; tens of thousands of requests to the API; the plug pulled
- * sixty times; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
+ * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; tens of thousands of requests to the API; two hundred
+ * faults of the machine; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
  * and in WebKit. Ends with "all passed", or fails.
  */
 import { spawnSync } from 'node:child_process';
@@ -22,7 +22,7 @@ const CHECKS = [
 		'src/lib/server/services/archive.property.test.ts',
 		'src/lib/server/api/fuzz.property.test.ts'
 	],
-	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/killed.spec.ts'],
+	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/faults.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/drawings.spec.ts'],
 	[process.execPath, 'scripts/engines/journey.mjs']

@@ -59,3 +59,42 @@ export async function fillLife(directory: string, lines: number, todayText: stri
 		await db.destroy();
 	}
 }
+
+/** What a shop is made of, and how each of its columns reads in a copy of it: `?` is what the copy's ids end with. */
+const COPIED: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+	spools: { id: 'id || ?' },
+	setups: { id: 'id || ?', spool_id: 'spool_id || ?' },
+	records: { id: 'id || ?', setup_id: 'setup_id || ?', spool_id: 'spool_id || ?' },
+	care_events: {
+		id: 'id || ?',
+		kept_id: "replace(kept_id, ':', ? || ':')",
+		event: "json_set(event, '$.id', id || ?)"
+	}
+};
+
+/** A chain of shops that keep everything in one place: one that came about as shops do, and copies of it. Entries in Care in all. */
+export async function fillChain(
+	directory: string,
+	shops: number,
+	lines: number,
+	todayText: string
+): Promise<number> {
+	const events = await fillLife(directory, lines, todayText);
+	const db = await openDatabase(directory);
+	try {
+		for (let shop = 1; shop < shops; shop++)
+			for (const [table, changed] of Object.entries(COPIED)) {
+				const columns = ((await db.raw(`pragma table_info(${table})`)) as { name: string }[])
+					.map(({ name }) => name)
+					.filter((name) => name !== 'arrival');
+				const values = columns.map((name) => changed[name] ?? name);
+				await db.raw(
+					`insert into ${table} (${columns.join()}) select ${values.join()} from ${table} where id not like '%+%'`,
+					Array<string>(Object.keys(changed).length).fill(`+${shop}`)
+				);
+			}
+		return events * shops;
+	} finally {
+		await db.destroy();
+	}
+}

@@ -1,15 +1,16 @@
 import Database from 'better-sqlite3';
 import { expect } from '@playwright/test';
 import { join } from 'node:path';
-import { setTimeout as after } from 'node:timers/promises';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { newSetup } from '../src/lib/setup/presets';
 import type { SetupForm } from '../src/lib/setup/form';
 import type { Server } from './server';
 
+const isYes = (status: number): boolean => status >= 200 && status < 300;
+
 /** Something that is written: what is sent, and what is known once the server has said yes. */
-interface Asked {
+export interface Asked {
 	readonly what: string;
 	readonly method: string;
 	readonly path: string;
@@ -24,18 +25,20 @@ interface Asked {
 const JPEG = Uint8Array.from(
 	Buffer.from('ffd8ffe000104a46494600010100000100010000ffc00011080001000103012200021101031101ffd9', 'hex')
 );
-/** How long after a request was sent the plug is pulled, at most, ms. */
-const LATEST_MS = 25;
+
+/** What came of a request: an answer, or none since the connection or the server went away. */
+export type Answered = { readonly status: number; readonly text: string } | undefined;
 
 /**
- * A shop's day over the wire, with the plug pulled at random moments: first saves, edits, swaps planned, steps and ends of
- * jobs, windings, entries in Care, photos. What the server said yes to has to be there, once.
+ * A shop's day over the wire: first saves, edits, swaps planned, steps and ends of jobs, windings, entries in Care, photos, drawn by
+ * a seed. What the server said yes to has to be there, once, whatever happened to the machine meanwhile.
  */
-export class Killing {
+export class ShopDay {
 	readonly #server: Server;
 	readonly #random;
 	#asked = 0;
-	#kills = 0;
+	/** Writes of several rows, as {@link #missing} names these. */
+	readonly #several: { readonly what: string; readonly rows: readonly string[] }[] = [];
 	/** What was acknowledged. */
 	readonly #gaps = new Map<string, { gap: string; version: number; form: SetupForm }>();
 	readonly #spools = new Set<string>();
@@ -53,11 +56,11 @@ export class Killing {
 		this.#random = xoroshiro128plus(seed);
 	}
 
-	#upTo(most: number): number {
+	upTo(most: number): number {
 		return uniformInt(this.#random, 0, most);
 	}
-	#any<T>(things: readonly T[]): T {
-		return things[this.#upTo(things.length - 1)]!;
+	any<T>(things: readonly T[]): T {
+		return things[this.upTo(things.length - 1)]!;
 	}
 
 	#form(): SetupForm {
@@ -80,13 +83,14 @@ export class Killing {
 				heard: ({ id, spoolId, version }: { id: string; spoolId: string; version: number }) => {
 					this.#setups.add(id);
 					this.#spools.add(spoolId);
+					this.#several.push({ what: 'first save', rows: [`setups ${id}`, `spools ${spoolId}`] });
 					this.#gaps.set(id, { gap: form.fill.gap, version, form });
 				}
 			}; // prettier-ignore
 		},
 		() => {
-			const [id, { form, version }] = this.#any([...this.#gaps]);
-			const gap = `${(20 + this.#upTo(60)) / 10} mm`;
+			const [id, { form, version }] = this.any([...this.#gaps]);
+			const gap = `${(20 + this.upTo(60)) / 10} mm`;
 			const edited = { ...form, fill: { ...form.fill, gap } };
 			return {
 				what: 'edit', method: 'PUT', path: `/api/setups/${id}`, body: { form: edited, version },
@@ -95,8 +99,8 @@ export class Killing {
 			}; // prettier-ignore
 		},
 		() => {
-			const { spoolId } = this.#any(this.#wound);
-			const made = { way: 'class', class: { taper: 'WF', number: 4 + this.#upTo(1), density: 'F' } };
+			const { spoolId } = this.any(this.#wound);
+			const made = { way: 'class', class: { taper: 'WF', number: 4 + this.upTo(1), density: 'F' } };
 			return {
 				what: 'swap', method: 'POST', path: '/api/swaps',
 				body: { spoolId, keep: 1, on: [{ role: 'line', made, length: '', note: `swap ${this.#asked}` }] },
@@ -104,17 +108,20 @@ export class Killing {
 			}; // prettier-ignore
 		},
 		() => {
-			const run = this.#any([...this.#events.keys()]);
-			const events = Array.from({ length: 1 + this.#upTo(4) }, (_, i) => ({
+			const run = this.any([...this.#events.keys()]);
+			const events = Array.from({ length: 1 + this.upTo(4) }, (_, i) => ({
 				id: `event-${this.#asked}-${i}`, at: this.#asked * 1000 + i, kind: 'turns', part: 'backing', turns: 10
 			})); // prettier-ignore
 			return {
 				what: 'steps', method: 'POST', path: `/api/runs/${run}/events`, body: { events },
-				heard: () => events.forEach(({ id }) => this.#events.get(run)!.add(id))
+				heard: () => {
+					for (const { id } of events) this.#events.get(run)!.add(id);
+					this.#several.push({ what: 'steps', rows: events.map(({ id }) => `${run} ${id}`) });
+				}
 			}; // prettier-ignore
 		},
 		() => {
-			const [setupId] = this.#any([...this.#gaps]);
+			const [setupId] = this.any([...this.#gaps]);
 			const run = `run-${this.#asked}`;
 			return {
 				what: 'a job begun', method: 'PUT', path: `/api/runs/${run}`, body: { setupId },
@@ -122,7 +129,7 @@ export class Killing {
 			}; // prettier-ignore
 		},
 		() => {
-			const [setupId] = this.#any([...this.#gaps]);
+			const [setupId] = this.any([...this.#gaps]);
 			const body = {
 				woundOn: '2026-05-01',
 				turns: '320',
@@ -137,7 +144,7 @@ export class Killing {
 			}; // prettier-ignore
 		},
 		() => {
-			const { setupId } = this.#any(this.#wound);
+			const { setupId } = this.any(this.#wound);
 			const id = `care-event-${this.#asked}`;
 			const event = { id, day: '2026-05-02', at: this.#asked, kind: 'fished', days: 1, water: 'salt' };
 			return {
@@ -152,7 +159,7 @@ export class Killing {
 				const begun = `run-off-${this.#asked}`;
 				return {
 					what: 'another job begun', method: 'PUT', path: `/api/runs/${begun}`,
-					body: { setupId: this.#any(this.#wound).setupId, job: 'off.1' },
+					body: { setupId: this.any(this.#wound).setupId, job: 'off.1' },
 					heard: () => void (this.#off.includes(begun) || this.#off.push(begun))
 				}; // prettier-ignore
 			}
@@ -171,67 +178,52 @@ export class Killing {
 		}
 	];
 
-	#next(): Asked {
+	/** Something that is written next. */
+	next(): Asked {
 		this.#asked += 1;
-		return { ...this.#any(this.#kinds)(), id: `kill-write-${this.#asked}` };
+		return { ...this.any(this.#kinds)(), id: `day-write-${this.#asked}` };
 	}
 
-	/** Sends; false when no answer came. What is answered otherwise than yes is a failure. */
-	async #send(asked: Asked): Promise<boolean> {
-		const { method, path, body, jpeg, id, heard, what } = asked;
-		let response: Response;
-		let text: string;
+	/** Sends, and takes note of a yes. @param signal cuts the connection */
+	async send(asked: Asked, signal?: AbortSignal): Promise<Answered> {
+		const { method, path, body, jpeg, id, heard } = asked;
 		try {
-			response = await fetch(this.#server.url + path, {
+			const response = await fetch(this.#server.url + path, {
 				method,
 				headers: { 'idempotency-key': id, 'content-type': jpeg ? 'image/jpeg' : 'application/json' },
-				body: jpeg ?? JSON.stringify(body)
+				body: jpeg ?? JSON.stringify(body),
+				...(signal && { signal })
 			});
-			text = await response.text();
+			const text = await response.text();
+			if (response.ok) heard((text ? JSON.parse(text) : undefined) as never);
+			return { status: response.status, text };
 		} catch {
-			return false;
+			return undefined;
 		}
-		expect([what, response.status, response.ok ? '' : text]).toEqual([what, response.status, '']);
-		heard((text ? JSON.parse(text) : undefined) as never);
-		return true;
+	}
+
+	/** Sends what has to be taken. */
+	async write(asked: Asked): Promise<void> {
+		const answered = await this.send(asked);
+		const isTaken = answered !== undefined && isYes(answered.status);
+		expect([asked.what, isTaken ? 'taken' : (answered ?? 'not answered')]).toEqual([asked.what, 'taken']);
 	}
 
 	/** Something of everything to begin with. */
 	async begin(): Promise<void> {
-		const steps = [0, 4, 5].map((kind) => this.#kinds[kind]!);
-		for (const kind of steps) {
+		for (const kind of [0, 4, 5].map((i) => this.#kinds[i]!)) {
 			this.#asked += 1;
-			expect(await this.#send({ ...kind(), id: `kill-write-${this.#asked}` })).toBe(true);
+			await this.write({ ...kind(), id: `day-write-${this.#asked}` });
 		}
 		const [setupId] = [...this.#setups];
 		const [spoolId] = [...this.#spools];
 		this.#wound.push({ setupId: setupId!, spoolId: spoolId! });
 	}
 
-	/** Some writes, and the plug is pulled during one of them; the server comes back, and that one is tried again. */
-	async kill(): Promise<string> {
-		for (let left = this.#upTo(6); left > 0; left--) expect(await this.#send(this.#next())).toBe(true);
-		const last = this.#next();
-		const [sent] = [this.#send(last)];
-		await after(this.#upTo(LATEST_MS));
-		await this.#server.stop('SIGKILL');
-		const answered = await sent;
-		this.#kills += 1;
-		this.#look(false);
-		await this.#server.start();
-		if (!answered) expect(await this.#send(last)).toBe(true);
-		// Asked once more it is still done once.
-		expect(await this.#send(last)).toBe(true);
-		this.#look(true);
-		return `${last.what}${answered ? ', answered' : ', not answered'}`;
-	}
-
-	/** Everything acknowledged is in the file, and after the last was tried again nothing else. */
-	#look(exactly: boolean): void {
-		const db = new Database(join(this.#server.data, 'wendle.sqlite'), { readonly: true });
-		const column = (sql: string): Set<string> =>
-			new Set((db.prepare(sql).all() as { id: string }[]).map(({ id }) => id));
-		expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+	/** How many things of each kind were acknowledged and are there, and those that are not. @returns what is missing */
+	#missing(db: Database.Database, exactly: boolean): string[] {
+		const column = (sql: string, ...of: string[]): Set<string> =>
+			new Set((db.prepare(sql).all(...of) as { id: string }[]).map(({ id }) => id));
 		const there: [string, Set<string>, Set<string>][] = [
 			['spools', this.#spools, column('select id from spools')],
 			['setups', this.#setups, column('select id from setups')],
@@ -241,27 +233,52 @@ export class Killing {
 			...[...this.#events].map(([run, events]): [string, Set<string>, Set<string>] => [
 				run,
 				events,
-				new Set(
-					(db.prepare('select id from run_events where run_id = ?').all(run) as { id: string }[]).map(
-						({ id }) => id
-					)
-				)
+				column('select id from run_events where run_id = ?', run)
 			])
 		];
-		for (const [what, acknowledged, found] of there) {
-			const lost = [...acknowledged].filter((id) => !found.has(id));
-			expect([`after kill ${this.#kills}`, what, lost]).toEqual([`after kill ${this.#kills}`, what, []]);
-			if (exactly) expect([what, found.size]).toEqual([what, acknowledged.size]);
-		}
 		if (exactly)
-			for (const [id, { gap, version }] of this.#gaps) {
-				const row = db
-					.prepare(
-						'select u.fill, u.version + s.version as version from setups u join spools s on s.id = u.spool_id where u.id = ?'
-					)
-					.get(id) as { fill: string; version: number };
-				expect([id, (JSON.parse(row.fill) as { gap: string }).gap, row.version]).toEqual([id, gap, version]);
+			for (const [what, acknowledged, found] of there)
+				expect([what, found.size]).toEqual([what, acknowledged.size]);
+		return there.flatMap(([what, acknowledged, found]) =>
+			[...acknowledged].filter((id) => !found.has(id)).map((id) => `${what} ${id}`)
+		);
+	}
+
+	/** Everything acknowledged is in the file; and nothing else, where whatever was not answered was asked again. */
+	look(when: string, exactly: boolean): void {
+		const db = new Database(join(this.#server.data, 'wendle.sqlite'), { readonly: true });
+		try {
+			expect([when, db.pragma('integrity_check', { simple: true })]).toEqual([when, 'ok']);
+			expect([when, this.#missing(db, exactly)]).toEqual([when, []]);
+			if (exactly) this.#lookAtEdits(db);
+		} finally {
+			db.close();
+		}
+	}
+
+	/** Nothing is half there: what the file has was asked for, and each write of several rows is there with all of them or none. */
+	lookWhole(when: string): void {
+		const db = new Database(join(this.#server.data, 'wendle.sqlite'), { readonly: true });
+		try {
+			expect([when, db.pragma('integrity_check', { simple: true })]).toEqual([when, 'ok']);
+			expect([when, db.pragma('foreign_key_check')]).toEqual([when, []]);
+			const missing = new Set(this.#missing(db, false));
+			for (const { what, rows } of this.#several) {
+				const there = rows.filter((row) => !missing.has(row)).length;
+				expect([when, what, [0, rows.length]]).toEqual([when, what, expect.arrayContaining([there])]);
 			}
-		db.close();
+		} finally {
+			db.close();
+		}
+	}
+
+	#lookAtEdits(db: Database.Database): void {
+		const saved = db.prepare(
+			'select u.fill, u.version + s.version as version from setups u join spools s on s.id = u.spool_id where u.id = ?'
+		);
+		for (const [id, { gap, version }] of this.#gaps) {
+			const row = saved.get(id) as { fill: string; version: number };
+			expect([id, (JSON.parse(row.fill) as { gap: string }).gap, row.version]).toEqual([id, gap, version]);
+		}
 	}
 }
