@@ -1,6 +1,6 @@
 import { moment, WITH_FAULTS, type FaultName } from './faults';
 import { expect, test } from './server';
-import { ShopDay } from './shop-day';
+import { ManyWrites } from './many-writes';
 
 /** A dozen moments each time, two hundred, over other seeds, in `npm run check:long`. */
 const LONG = Boolean(process.env['WENDLE_LONG']);
@@ -26,10 +26,10 @@ for (const seed of SEEDS)
 		test.slow();
 		server.env = { ...server.env, ...WITH_FAULTS };
 		await server.restart();
-		const day = new ShopDay(server, seed);
-		await day.begin();
+		const writes = new ManyWrites(server, seed);
+		await writes.begin();
 		const came: string[] = [];
-		for (let i = 0; i < MOMENTS; i++) came.push(await moment(ROTA[i % ROTA.length]!, server, day));
+		for (let i = 0; i < MOMENTS; i++) came.push(await moment(ROTA[i % ROTA.length]!, server, writes));
 		test.info().annotations.push({ type: 'faults', description: came.join('; ') });
 		expect(came).toHaveLength(MOMENTS);
 	});

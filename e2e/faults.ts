@@ -12,7 +12,7 @@ import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
 import type { Server } from './server';
-import type { ShopDay } from './shop-day';
+import type { ManyWrites } from './many-writes';
 
 /** How long after a request was sent the plug or the cable is pulled, at most, ms. */
 const LATEST_MS = 25;
@@ -25,33 +25,33 @@ export const WITH_FAULTS = {
 };
 
 /** Something that goes wrong with the machine while a shop is at work. Gives what happened. */
-type Fault = (server: Server, day: ShopDay) => Promise<string>;
+type Fault = (server: Server, writes: ManyWrites) => Promise<string>;
 
 /** The plug is pulled during a write; the server comes back, and the write is tried again. */
-const killed: Fault = async (server, day) => {
-	const last = day.next();
-	const sent = day.send(last);
-	await after(day.upTo(LATEST_MS));
+const killed: Fault = async (server, writes) => {
+	const last = writes.next();
+	const sent = writes.send(last);
+	await after(writes.upTo(LATEST_MS));
 	await server.stop('SIGKILL');
 	const answered = await sent;
-	day.look('after a kill', false);
+	writes.look('after a kill', false);
 	await server.start();
 	// Asked once more, and once more, it is still done once.
-	await day.write(last);
-	await day.write(last);
+	await writes.write(last);
+	await writes.write(last);
 	return `${last.what}, ${answered ? 'answered' : 'not answered'}`;
 };
 
 /** The connection is cut during a write; whether it was done is not known, so it is tried again. */
-const cut: Fault = async (_, day) => {
-	const last = day.next();
+const cut: Fault = async (_, writes) => {
+	const last = writes.next();
 	const cable = new AbortController();
-	const sent = day.send(last, cable.signal);
-	await after(day.upTo(LATEST_MS));
+	const sent = writes.send(last, cable.signal);
+	await after(writes.upTo(LATEST_MS));
 	cable.abort();
 	const answered = await sent;
-	await day.write(last);
-	await day.write(last);
+	await writes.write(last);
+	await writes.write(last);
 	return `${last.what}, ${answered ? 'answered' : 'not answered'}`;
 };
 
@@ -61,29 +61,29 @@ const MOST_FITTING = 300;
 /** A write is refused, with what to do about it, and taken once that was done. */
 const refusing =
 	(fault: object, says: RegExp): Fault =>
-	async (server, day) => {
+	async (server, writes) => {
 		await server.tell(fault);
-		let asked = day.next();
-		let answered = await day.send(asked);
+		let asked = writes.next();
+		let answered = await writes.send(asked);
 		let fitted = 0;
 		for (; answered && answered.status < 300 && fitted < MOST_FITTING; fitted++) {
-			asked = day.next();
-			answered = await day.send(asked);
+			asked = writes.next();
+			answered = await writes.send(asked);
 		}
 		expect([asked.what, answered?.status]).toEqual([asked.what, 503]);
 		expect([asked.what, answered!.text]).toEqual([asked.what, expect.stringMatching(says)]);
 		// What was there is there, and can be read.
-		day.look('while it lasts', true);
+		writes.look('while it lasts', true);
 		expect((await fetch(`${server.url}/api/spools`)).status).toBe(200);
 		await server.tell({});
-		await day.write(asked);
+		await writes.write(asked);
 		return `${asked.what}, after ${fitted} that fitted`;
 	};
 
 /** The clock jumps, and back again. */
-const clock: Fault = async (server, day) => {
+const clock: Fault = async (server, writes) => {
 	const inDays = (iso: string): number => Date.parse(iso) - Date.now();
-	const aheadMs = day.any([
+	const aheadMs = writes.any([
 		24 * HOUR_MS,
 		-HOUR_MS,
 		// An hour that is skipped, and one that comes twice.
@@ -91,11 +91,11 @@ const clock: Fault = async (server, day) => {
 		inDays('2027-10-31T00:59:59.900Z')
 	]);
 	await server.tell({ aheadMs });
-	for (let i = 0; i < 3; i++) await day.write(day.next());
-	day.look('with the clock wrong', true);
+	for (let i = 0; i < 3; i++) await writes.write(writes.next());
+	writes.look('with the clock wrong', true);
 	expect((await fetch(`${server.url}/care`)).status).toBe(200);
 	await server.tell({});
-	await day.write(day.next());
+	await writes.write(writes.next());
 	return `${Math.round(aheadMs / HOUR_MS)} h`;
 };
 
@@ -116,14 +116,14 @@ async function answersOrSays(server: Server): Promise<string[]> {
 }
 
 /** Pages of the file are written over. */
-const damaged: Fault = async (server, day) => {
+const damaged: Fault = async (server, writes) => {
 	await server.stop('SIGTERM');
 	const file = join(server.data, 'wendle.sqlite');
 	const copy = `${file}.copy`;
 	copyFileSync(file, copy);
 	const bytes = readFileSync(file);
-	for (let left = 1 + day.upTo(3); left > 0; left--) {
-		const page = day.upTo(bytes.length / PAGE - 1);
+	for (let left = 1 + writes.upTo(3); left > 0; left--) {
+		const page = writes.upTo(bytes.length / PAGE - 1);
 		bytes.fill(0xa5, page * PAGE, (page + 1) * PAGE);
 	}
 	writeFileSync(file, bytes);
@@ -134,24 +134,24 @@ const damaged: Fault = async (server, day) => {
 	copyFileSync(copy, file);
 	rmSync(copy);
 	await server.start();
-	await day.write(day.next());
+	await writes.write(writes.next());
 	return came.join(', ');
 };
 
 /** The end of the log is gone when the server comes back: what is left is whole, and with the log everything is there again. */
-const shortened: Fault = async (server, day) => {
-	for (let i = 0; i < 3; i++) await day.write(day.next());
+const shortened: Fault = async (server, writes) => {
+	for (let i = 0; i < 3; i++) await writes.write(writes.next());
 	await server.stop('SIGKILL');
 	const file = join(server.data, 'wendle.sqlite');
 	const parts = ['', '-wal'].filter((ending) => existsSync(file + ending));
 	for (const ending of parts) copyFileSync(file + ending, `${file}${ending}.copy`);
 	const size = parts.includes('-wal') ? statSync(`${file}-wal`).size : 0;
-	const left = day.upTo(size);
+	const left = writes.upTo(size);
 	if (size > 0) truncateSync(`${file}-wal`, left);
 	await server.start();
 	expect((await fetch(server.url)).status).toBe(200);
 	await server.stop('SIGKILL');
-	day.lookWhole('with the log cut short');
+	writes.lookWhole('with the log cut short');
 	for (const ending of ['', '-wal', '-shm']) rmSync(file + ending, { force: true });
 	for (const ending of parts) {
 		copyFileSync(`${file}${ending}.copy`, file + ending);
@@ -173,9 +173,9 @@ const FAULTS = {
 export type FaultName = keyof typeof FAULTS;
 
 /** Some writes, one fault, and everything that was acknowledged is there, once. */
-export async function moment(name: FaultName, server: Server, day: ShopDay): Promise<string> {
-	for (let left = day.upTo(6); left > 0; left--) await day.write(day.next());
-	const came = await FAULTS[name](server, day);
-	day.look(`after ${name}: ${came}`, true);
+export async function moment(name: FaultName, server: Server, writes: ManyWrites): Promise<string> {
+	for (let left = writes.upTo(6); left > 0; left--) await writes.write(writes.next());
+	const came = await FAULTS[name](server, writes);
+	writes.look(`after ${name}: ${came}`, true);
 	return `${name}: ${came}`;
 }

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { newSetup } from '../src/lib/setup/presets';
 import { measured, more } from './fit-page';
 import { answer, expect, fitOf, hold, open, test, toBench } from './server';
 
@@ -240,6 +241,39 @@ test('many spools: looked for, sorted, grouped, one line each; the address says 
 	await expect.poll(names).toEqual(['Tarn reel B, sinker']);
 	await page.getByRole('link', { name: 'Carry on' }).click();
 	await expect(title(page)).toHaveText('Wind the backing');
+});
+
+test('very many spools: sixty are drawn to begin with, and the rest when they are asked for', async ({
+	page,
+	demo
+}) => {
+	for (let i = 0; i < 60; i++) {
+		const form = newSetup();
+		form.spool.name = `Loan box ${i}`;
+		const reply = await fetch(`${demo.url}/api/setups`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json', 'idempotency-key': `very-many-${i}` },
+			body: JSON.stringify({ form })
+		});
+		expect(reply.status).toBeLessThan(300);
+	}
+	await open(page, '/');
+	const spools = page.locator('[data-spool]');
+	await expect(page.getByRole('heading', { name: /^68 spools/ })).toBeVisible();
+	await expect(spools).toHaveCount(60);
+	// Whatever is not drawn yet is looked through as well.
+	const search = page.getByRole('search', { name: 'The rack' });
+	await search.getByLabel('Look for').fill('box 59');
+	await expect(spools).toHaveCount(1);
+	await search.getByLabel('Look for').fill('');
+	await page.getByRole('button', { name: '8 more' }).click();
+	await expect(spools).toHaveCount(68);
+	await expect(page.getByRole('button', { name: /more$/ })).toHaveCount(0);
+	// Whoever comes back finds as many as before.
+	await page.getByRole('link', { name: 'Care', exact: true }).click();
+	await expect(page.getByRole('heading', { name: 'Care', exact: true })).toBeVisible();
+	await page.goBack();
+	await expect(spools).toHaveCount(68);
 });
 
 test('what is filled in before the page answers is there once it does, and counts', async ({

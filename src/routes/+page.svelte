@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import { arranged } from '$lib/ui/features/rack/arranged';
+	import { arranged, firstOf } from '$lib/ui/features/rack/arranged';
 	import ChosenBar from '$lib/ui/features/rack/ChosenBar.svelte';
 	import RackFilters from '$lib/ui/features/rack/RackFilters.svelte';
 	import Shelf from '$lib/ui/features/rack/Shelf.svelte';
@@ -31,9 +31,12 @@
 	);
 	/** It may be the name of a person: the browser's history has it, and no address. */
 	let sought = $state('');
-	export const snapshot: Snapshot<string> = {
-		capture: () => sought,
-		restore: (before) => (sought = before)
+	/** So many are drawn to begin with, and so many more each time that somebody asks for them: each is a drawing. */
+	const MANY = 60;
+	let most = $state(MANY);
+	export const snapshot: Snapshot<{ sought: string; most: number }> = {
+		capture: () => ({ sought, most }),
+		restore: (before) => ({ sought, most } = before)
 	};
 	const groups = $derived(arranged(entries, sought, asked.now, data.due, data.waters));
 
@@ -143,7 +146,7 @@
 				onchoosing={() => (picked = picked ? undefined : new Set())}
 			/>
 		{/if}
-		{#each groups as group (group.heading)}
+		{#each firstOf(groups, most) as group (group.heading)}
 			{#if group.heading}<h2 class="figure pt-5 pb-1 text-[18px] font-semibold">{group.heading}</h2>{/if}
 			{#if asked.now.as === 'lines'}
 				<SpoolLines entries={group.entries} due={data.due} chosen={picked} onchoose={pick} />
@@ -163,6 +166,11 @@
 				<button type="button" class="underline" onclick={showAll}>Show all spools</button>
 			</p>
 		{/each}
+		{#if shown.length > most}
+			<button type="button" class="mt-4 action-quiet min-h-11" onclick={() => (most += 2 * MANY)}
+				>{shown.length - most} more</button
+			>
+		{/if}
 		{#if picked}
 			<ChosenBar
 				{chosen}

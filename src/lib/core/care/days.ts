@@ -6,8 +6,21 @@ export type Day = CalendarDate;
 /** Year, month and day, as they are kept and sent: 2026-11-25. */
 const ISO = /^(\d{4})-(\d{2})-(\d{2})$/;
 
+/** There are few days, and ten years of entries name each of them over and over. */
+const MOST_KNOWN = 10_000;
+const known = new Map<string, Day>();
+
 /** A day as it is kept and sent; undefined for what is none, such as 2027-02-29. */
 export function readDay(text: string): Day | undefined {
+	const before = known.get(text);
+	if (before) return before;
+	const day = readAnew(text);
+	if (known.size >= MOST_KNOWN) known.clear();
+	if (day) known.set(text, day);
+	return day;
+}
+
+function readAnew(text: string): Day | undefined {
 	const read = ISO.exec(text);
 	if (!read) return undefined;
 	const [year, month, date] = read.slice(1).map(Number) as [number, number, number];

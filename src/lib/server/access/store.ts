@@ -20,6 +20,8 @@ const SESSION_DAYS = 30;
 const DEEDS_DAYS = 400;
 /** The same thing done again within this is the same line of the list: turns come by the second. */
 const SAME_DEED_MS = 10 * 60_000;
+/** How often something was done again is written down no more often than this: each time waits for the disk. */
+const AGAIN_MS = 5000;
 /** A device in use is noted no more often than this. */
 const SEEN_MS = 60_000;
 
@@ -109,14 +111,18 @@ async function openFile(data: string): Promise<Knex> {
 /** The open file of a data folder. */
 export class AccessStore {
 	readonly #db: Knex;
+	/** What was done within the last seconds, and how often since it was written down. */
+	readonly #again = new Map<string, Omit<Deed, 'firstAt'>>();
+	#writing: NodeJS.Timeout | undefined;
 	private constructor(db: Knex) {
 		this.#db = db;
 	}
 	static async open(data: string): Promise<AccessStore> {
 		return new AccessStore(await openFile(data));
 	}
-	close(): Promise<void> {
-		return this.#db.destroy();
+	async close(): Promise<void> {
+		await this.#writeAgain();
+		await this.#db.destroy();
 	}
 
 	async roles(): Promise<Role[]> {
@@ -217,22 +223,44 @@ export class AccessStore {
 		await this.#db('tokens').where({ id }).delete();
 	}
 
-	/** Notes that somebody did something. */
+	/** Notes that somebody did something: at once, and together with the next ones where it was done again. */
 	async note(who: string, what: string, path: string): Promise<void> {
 		const now = before(0);
-		const again = await this.#db('deeds')
-			.where({ who, what, path })
-			.andWhere('lastAt', '>=', before(SAME_DEED_MS))
-			.update({ lastAt: now })
-			.increment('times', 1);
-		if (again === 0) {
-			await this.#db('deeds')
+		const key = JSON.stringify([who, what, path]);
+		const again = this.#again.get(key);
+		if (again) {
+			again.times += 1;
+			again.lastAt = now;
+			return;
+		}
+		this.#again.set(key, { who, what, path, lastAt: now, times: 0 });
+		this.#writing ??= setTimeout(() => void this.#writeAgain().catch(() => undefined), AGAIN_MS).unref();
+		await this.#write({ who, what, path, lastAt: now, times: 1 });
+	}
+	async #writeAgain(): Promise<void> {
+		clearTimeout(this.#writing);
+		this.#writing = undefined;
+		const all = [...this.#again.values()];
+		this.#again.clear();
+		for (const deed of all) if (deed.times > 0) await this.#write(deed);
+	}
+	/** Counts a deed on the line that tells of it, or begins one. */
+	#write({ who, what, path, lastAt, times }: Omit<Deed, 'firstAt'>): Promise<void> {
+		return this.#db.transaction(async (trx) => {
+			const told = await trx('deeds')
+				.where({ who, what, path })
+				.andWhere('lastAt', '>=', before(SAME_DEED_MS))
+				.update({ lastAt })
+				.increment('times', times);
+			if (told > 0) return;
+			await trx('deeds')
 				.where('lastAt', '<', before(DEEDS_DAYS * DAY_MS))
 				.delete();
-			await this.#db('deeds').insert({ who, what, path, firstAt: now, lastAt: now, times: 1 });
-		}
+			await trx('deeds').insert({ who, what, path, firstAt: lastAt, lastAt, times });
+		});
 	}
 	async deeds(most: number): Promise<Deed[]> {
+		await this.#writeAgain();
 		const rows: unknown = await this.#db('deeds').orderBy('lastAt', 'desc').limit(most).select('*');
 		return z.array(DeedRow).parse(rows);
 	}

@@ -1,7 +1,7 @@
 import { readDay } from '$lib/core';
 import { describe, expect, it } from 'vitest';
 import { USUAL_RACK, type RackView } from '../../state/rack-query';
-import { arranged } from './arranged';
+import { arranged, firstOf } from './arranged';
 import type { RackEntry } from './shown';
 
 const entry = (id: string, name: string, more: Partial<RackEntry> = {}): RackEntry => ({
@@ -64,5 +64,15 @@ describe('the rack, looked through', () => {
 			['Not fished yet', ['3', '5']]
 		]);
 		expect(look({ group: 'due', sort: 'due' })[0]).toEqual(['Something is due', ['5', '2']]);
+	});
+	it('begins with so many, under their headings', () => {
+		const groups = arranged(rack, '', { ...USUAL_RACK, group: 'reel' }, due, waters);
+		const all = groups.flatMap(({ entries }) => entries.map(({ id }) => id));
+		for (let most = 0; most <= all.length + 1; most++) {
+			const first = firstOf(groups, most);
+			expect(first.flatMap(({ entries }) => entries.map(({ id }) => id))).toEqual(all.slice(0, most));
+			expect(first.every(({ entries }) => entries.length > 0)).toBe(true);
+		}
+		expect(firstOf(groups, 3).map(({ heading }) => heading)).toEqual(['Tarn reel', 'Beck reel']);
 	});
 });

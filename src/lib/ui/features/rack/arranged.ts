@@ -83,3 +83,13 @@ export function arranged(
 		entries: found.filter((entry) => headingOf(entry, due, waters) === heading)
 	}));
 }
+
+/** The first so many spools of all groups; a group of which none is left goes. */
+export function firstOf(groups: readonly RackGroup[], most: number): RackGroup[] {
+	let left = most;
+	return groups.flatMap(({ heading, entries }) => {
+		const first = entries.slice(0, left);
+		left -= first.length;
+		return first.length > 0 ? [{ heading, entries: first }] : [];
+	});
+}

@@ -33,7 +33,7 @@ export type Answered = { readonly status: number; readonly text: string } | unde
  * A shop's day over the wire: first saves, edits, swaps planned, steps and ends of jobs, windings, entries in Care, photos, drawn by
  * a seed. What the server said yes to has to be there, once, whatever happened to the machine meanwhile.
  */
-export class ShopDay {
+export class ManyWrites {
 	readonly #server: Server;
 	readonly #random;
 	#asked = 0;
