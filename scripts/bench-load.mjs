@@ -1,14 +1,14 @@
 /**
  * A busy shop on one machine: `npm run bench:load`. Twenty benches count at 5 events a second, twenty people read pages, ten ask for the
- * heaviest work that is taken, each from an address of its own; then 500 windows follow one run. `WENDLE_LOAD_S` is for how long (600). After that, what a chain of shops
- * in one Wendle comes to.
+ * heaviest work that is taken, each from an address of its own; then 500 windows follow one run. `WENDLE_LOAD_S` is for how long (600).
+ * After that, what a chain of shops in one Wendle comes to.
  * Who asks runs on the same machine as the server, so that figures are on the safe side.
  */
 import { Agent, request } from 'node:http';
 import { setTimeout as pause } from 'node:timers/promises';
 import { chainFigures } from './bench/chain.mjs';
 import { build, install } from './bootstrap.mjs';
-import { serveDemo } from './serving.mjs';
+import { memoryOf, serveDemo } from './serving.mjs';
 
 const SECONDS = Number(process.env.WENDLE_LOAD_S ?? 600);
 const [BENCHES, READERS, HEAVY, FOLLOWERS] = [20, 20, 10, 500];
@@ -59,10 +59,6 @@ const ask = (method, path, { body, from } = {}) =>
 		sent.once('error', fail);
 		sent.end(body === undefined ? undefined : JSON.stringify(body));
 	});
-
-/** Memory of the server, MB. */
-const memory = async () =>
-	Number(/^process_resident_memory_bytes (\S+)/m.exec((await ask('GET', '/metrics')).text)?.[1]) / 1e6;
 
 /** @type {string[]} */
 const wrong = [];
@@ -163,9 +159,9 @@ try {
 		...Array.from({ length: HEAVY }, (_, i) => asker(i))
 	];
 	await pause(Math.min(60, SECONDS / 4) * 1000);
-	const before = await memory();
+	const before = await memoryOf(base);
 	await Promise.all(working);
-	const after = await memory();
+	const after = await memoryOf(base);
 	console.log(
 		`${SECONDS} s, ${BENCHES} benches, ${READERS} readers, ${HEAVY} that ask for the heaviest work`
 	);

@@ -23,17 +23,15 @@ export async function fillWithDemo(data) {
 	return (await fillDemo(data)) && fillOrders(data);
 }
 
-/** Serves the built application with a rack of the demo that goes when `stop` is called. @param {string} port */
-export async function serveDemo(port) {
-	const data = mkdtempSync(join(tmpdir(), 'wendle-demo-'));
-	await fillWithDemo(data);
+/** Serves the built application with the data of a folder, which goes when `stop` is called. @param {string} data @param {string} port */
+export async function serveFolder(data, port) {
 	const base = `http://127.0.0.1:${port}`;
 	const server = spawn(process.execPath, ['build/index.js'], {
 		cwd: root,
 		env: { ...process.env, HOST: '127.0.0.1', PORT: port, WENDLE_DATA: data },
 		stdio: 'ignore'
 	});
-	await answering(base);
+	await answering(base, 10);
 	return {
 		base,
 		stop: () => {
@@ -42,3 +40,15 @@ export async function serveDemo(port) {
 		}
 	};
 }
+
+/** Serves a rack of the demo. @param {string} port */
+export async function serveDemo(port) {
+	const data = mkdtempSync(join(tmpdir(), 'wendle-demo-'));
+	await fillWithDemo(data);
+	return serveFolder(data, port);
+}
+
+/** Memory of a server, MB. @param {string} base */
+export const memoryOf = async (base) =>
+	Number(/^process_resident_memory_bytes (\S+)/m.exec(await (await fetch(`${base}/metrics`)).text())?.[1]) /
+	1e6;
