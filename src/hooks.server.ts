@@ -68,8 +68,7 @@ export const handle: Handle = async ({ event, resolve }) => {
 		response.status,
 		(performance.now() - began) / 1000
 	);
-	if (event.request.method === 'HEAD') return headOf(response);
-	return response;
+	return event.request.method === 'HEAD' ? headOf(response) : response;
 };
 
 const SIGN_IN = 'Give your passcode first.';

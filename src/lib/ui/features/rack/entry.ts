@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { firstFillOf } from '$lib/bench/reverse';
 import { workOf, type BenchJob } from '$lib/bench/work';
 import type { Winding } from '$lib/inventory/winding';
@@ -101,10 +102,8 @@ function jobEntry({ wound, planned, other, form }: RackData, units: UnitSystem):
 	};
 }
 
-/** Entries that were worked out, by what they were worked out from; the one that was asked for longest ago comes first. */
-const known = new Map<string, Entry>();
-/** More than a shop has spools. */
-const MOST_KNOWN = 3000;
+/** Entries that were worked out, by what they were worked out from: more than a shop has spools. */
+const known = new LRUCache<string, Entry>({ max: 3000 });
 
 /**
  * What is on the spool now if it was wound, else what is planned for it. It is worked out on the server, so that the rack's page
@@ -114,10 +113,10 @@ const MOST_KNOWN = 3000;
  */
 export function rackEntry(data: RackData, units: UnitSystem): Entry {
 	const key = JSON.stringify([units, data]);
-	const entry = known.get(key) ?? workedOut(data, units);
-	known.delete(key);
+	const before = known.get(key);
+	if (before) return before;
+	const entry = workedOut(data, units);
 	known.set(key, entry);
-	if (known.size > MOST_KNOWN) known.delete(known.keys().next().value!);
 	return entry;
 }
 
