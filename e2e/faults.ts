@@ -82,13 +82,13 @@ const refusing =
 
 /** The clock jumps, and back again. */
 const clock: Fault = async (server, writes) => {
-	const inDays = (iso: string): number => Date.parse(iso) - Date.now();
+	const untilMs = (iso: string): number => Date.parse(iso) - Date.now();
 	const aheadMs = writes.any([
 		24 * HOUR_MS,
 		-HOUR_MS,
 		// An hour that is skipped, and one that comes twice.
-		inDays('2027-03-28T00:59:59.900Z'),
-		inDays('2027-10-31T00:59:59.900Z')
+		untilMs('2027-03-28T00:59:59.900Z'),
+		untilMs('2027-10-31T00:59:59.900Z')
 	]);
 	await server.tell({ aheadMs });
 	for (let i = 0; i < 3; i++) await writes.write(writes.next());

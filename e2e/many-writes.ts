@@ -181,7 +181,7 @@ export class ManyWrites {
 	/** Something that is written next. */
 	next(): Asked {
 		this.#asked += 1;
-		return { ...this.any(this.#kinds)(), id: `day-write-${this.#asked}` };
+		return { ...this.any(this.#kinds)(), id: `many-write-${this.#asked}` };
 	}
 
 	/** Sends, and takes note of a yes. @param signal cuts the connection */
@@ -213,7 +213,7 @@ export class ManyWrites {
 	async begin(): Promise<void> {
 		for (const kind of [0, 4, 5].map((i) => this.#kinds[i]!)) {
 			this.#asked += 1;
-			await this.write({ ...kind(), id: `day-write-${this.#asked}` });
+			await this.write({ ...kind(), id: `many-write-${this.#asked}` });
 		}
 		const [setupId] = [...this.#setups];
 		const [spoolId] = [...this.#spools];
