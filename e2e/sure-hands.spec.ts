@@ -266,9 +266,9 @@ test('very many spools: sixty are drawn to begin with, and the rest when they ar
 	await search.getByLabel('Look for').fill('box 59');
 	await expect(spools).toHaveCount(1);
 	await search.getByLabel('Look for').fill('');
-	await page.getByRole('button', { name: '8 more' }).click();
+	await page.getByRole('button', { name: 'Show 8 more spools' }).click();
 	await expect(spools).toHaveCount(68);
-	await expect(page.getByRole('button', { name: /more$/ })).toHaveCount(0);
+	await expect(page.getByRole('button', { name: /more spools?$/ })).toHaveCount(0);
 	// Whoever comes back finds as many as before.
 	await page.getByRole('link', { name: 'Care', exact: true }).click();
 	await expect(page.getByRole('heading', { name: 'Care', exact: true })).toBeVisible();

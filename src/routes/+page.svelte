@@ -168,7 +168,7 @@
 		{/each}
 		{#if shown.length > most}
 			<button type="button" class="mt-4 action-quiet min-h-11" onclick={() => (most += 2 * MANY)}
-				>{shown.length - most} more</button
+				>Show {shown.length - most === 1 ? '1 more spool' : `${shown.length - most} more spools`}</button
 			>
 		{/if}
 		{#if picked}
