@@ -124,6 +124,20 @@ test('the curves can be had by anyone who asks rightly', async ({ server }) => {
 	expect(JSON.stringify(refused.body)).toContain('2 to 3 passes');
 });
 
+test('a step at the bench shows its knot when the server has gone away since', async ({
+	page,
+	context,
+	demo
+}) => {
+	expect(demo.url).toBeTruthy();
+	await toBench(page);
+	await expect(page.locator('[data-knots-fetched]')).toBeVisible();
+	await context.setOffline(true);
+	const list = page.getByRole('list', { name: 'Steps of the job' });
+	await list.getByRole('button', { name: 'Join backing and line: nail knot' }).click();
+	await expect(page.locator('[data-step-knot="nail-knot"] svg[data-knot]')).toBeVisible();
+});
+
 test('a step at the bench shows the knot that is tied in it', async ({ page, demo }) => {
 	expect(demo.url).toBeTruthy();
 	await toBench(page);

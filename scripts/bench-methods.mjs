@@ -3,7 +3,7 @@
  * after readings comes to: `npm run bench:methods`. The default spreads are the truth; nothing is compared with winding a real reel.
  * `WENDLE_WORLDS` is how many true reels each is played on; all methods are played on the same ones.
  */
-import { bundled } from './bench/bundled.mjs';
+import { bundled } from './bundled.mjs';
 import { install } from './bootstrap.mjs';
 
 const WORLDS = Number(process.env['WENDLE_WORLDS'] ?? 20_000);

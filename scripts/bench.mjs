@@ -9,7 +9,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { bundled } from './bench/bundled.mjs';
+import { bundled } from './bundled.mjs';
 import { caringFigures } from './bench/caring.mjs';
 import { countingFigures } from './bench/counting.mjs';
 import { lighthouseFigures } from './bench/lighthouse.mjs';

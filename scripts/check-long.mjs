@@ -1,6 +1,6 @@
 /**
  * What takes too long for every test run: whatever is accepted can be read back, with thousands of values; archives of hundreds of kit rooms; tens of thousands of requests to the API; two hundred
- * faults of the machine; every page in both themes at three widths; another program's picture of each drawing; a journey in Firefox
+ * faults of the machine; every page in both themes at three widths; another program's picture of each drawing; the knots tightened anew; a journey in Firefox
  * and in WebKit. Ends with "all passed", or fails.
  */
 import { spawnSync } from 'node:child_process';
@@ -25,6 +25,7 @@ const CHECKS = [
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/faults.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=1800000', 'e2e/everywhere.spec.ts'],
 	['npx', '--no-install', 'playwright', 'test', '--timeout=600000', 'e2e/drawings.spec.ts'],
+	[process.execPath, 'scripts/tighten-knots.mjs', '--check'],
 	[process.execPath, 'scripts/engines/journey.mjs']
 ];
 let failed = 0;

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { LAUNCH } from '../chromium.mjs';
-import { bundled } from './bundled.mjs';
+import { bundled } from '../bundled.mjs';
 
 const LINES = 500;
 const OPENED = 12;

@@ -2,7 +2,7 @@ import { mkdtempSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { memoryOf, serveFolder } from '../serving.mjs';
-import { bundled } from './bundled.mjs';
+import { bundled } from '../bundled.mjs';
 
 /** Spools of a shop, each with a line, backing and ten years of Care. */
 const SPOOLS = 100;

@@ -15,7 +15,7 @@ import {
 	type Problem
 } from '../../src/lib/core';
 import { windStackReference } from '../../src/lib/core/fit/reference';
-import { findKnot } from '../../src/lib/core/knots/catalogue';
+import { findDrawnKnot } from '../../src/lib/core/knots/kept-curves';
 import { signatureOf } from '../../src/lib/core/knots/flaws';
 import { knotDrawing } from '../../src/lib/ui/charts/knot/layout';
 
@@ -120,7 +120,7 @@ export const matrixOnce = (): number =>
 		.filter((fit) => fit.ok && fit.value.fits).length;
 
 /** The loop of two nail knots, nine wraps each: the most crossings that are drawn. */
-const largest = findKnot('own-loop')!.stages.at(-1)!.strands(9);
+const largest = (await findDrawnKnot('own-loop'))!.stages.at(-1)!.strands(9);
 /** Crossings, polynomials of all strands, and how they are linked. */
 export const knotOnce = (): number => signatureOf(largest).length;
 /** What a drag of the view asks for: the strands laid out and drawn anew. */

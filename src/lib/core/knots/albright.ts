@@ -1,5 +1,7 @@
 import type { Vec3 } from './curve';
-import { staged, type Knot, type Pose } from './knot';
+import { hold, pullLeft, pullRight } from './hands';
+import { staged, withTightening, type Knot, type Pose } from './knot';
+import { LOOSE } from './tight';
 import { helix, strand, type KnotStrand } from './strand';
 import { drawnTo, knotPath, type KnotPath } from './path';
 
@@ -83,13 +85,23 @@ function albright({ end, gap, open, tag }: InBight, turns: number, side: 1 | -1 
 	];
 }
 
+const WOUND = { end: 3, gap: 0.8, open: 3, tag: 8 };
+
 export const ALBRIGHT: Knot = {
 	slug: 'albright',
 	name: 'Albright',
 	joins: 'Thin to thick: backing to a fly line, without a tool. Some take 4–5 wraps, others 8–12.',
 	wraps: { noun: 'wraps', least: 4, most: 12, usual: 8 },
+	tightening: {
+		curves: 'albright',
+		loose: (wraps) => albright(WOUND, wraps),
+		movements: () => [
+			{ grips: [hold(0, 0), hold(0, 1), pullRight(1, 0), pullRight(1, 1)], friction: 0.3 },
+			{ grips: [pullLeft(0, 0), pullLeft(0, 1), pullRight(1, 0), hold(1, 1)], friction: 0.3 }
+		]
+	},
 	stages: staged(
-		(pose: InBight, wraps) => albright(pose, wraps),
+		withTightening((pose: InBight, wraps) => albright(pose, wraps)),
 		[
 			{
 				title: 'A bight, and through it',
@@ -97,30 +109,30 @@ export const ALBRIGHT: Knot = {
 					'Fold the end of the thicker one back. Bring the thinner up through the fold, and lay 10 in of it along both strands.',
 				mistake: 'Folding the thin one instead of the thick.',
 				looks: 'The thin strand comes from behind the fold and lies on top.',
-				pose: { end: 0, gap: 0.8, open: 3, tag: 8 }
+				pose: { end: 0, gap: 0.8, open: 3, tag: 8, ...LOOSE }
 			},
 			{
 				title: 'Back, first wrap',
 				instruction: 'Turn its end back toward the fold, and round all three strands.',
 				mistake: 'Wrapping away from the fold: there is nothing to hold the wraps.',
 				looks: 'One wrap over both strands of the fold and over itself.',
-				pose: { end: 1, gap: 0.8, open: 3, tag: 8 }
+				pose: { end: 1, gap: 0.8, open: 3, tag: 8, ...LOOSE }
 			},
 			{
 				title: 'Wrap to the fold',
 				instruction: 'Wrap on toward the fold, touching, each wrap under the thumb as it is made.',
 				mistake: 'Wraps that cross, or so many that they push over the end of the fold.',
 				looks: 'Even wraps, the open fold beyond them.',
-				pose: { end: 2, gap: 0.8, open: 3, tag: 8 }
+				pose: { end: 2, gap: 0.8, open: 3, tag: 8, ...LOOSE }
 			},
 			{
 				title: 'Out the way it came',
 				instruction: 'Pass the end through the fold, out on the side where the standing part came in.',
 				mistake: 'Out on the other side: it then pulls across the fold and cuts.',
 				looks: 'Standing part and end leave the fold side by side, both behind it.',
-				pose: { end: 3, gap: 0.8, open: 3, tag: 8 },
+				pose: { end: 3, gap: 0.8, open: 3, tag: 8, ...LOOSE },
 				wrong: {
-					strands: () => albright({ end: 3, gap: 0.8, open: 3, tag: 8 }, 5, -1),
+					strands: () => albright(WOUND, 5, -1),
 					says: 'The end leaves in front, the standing part behind: the fold sits between them, and they pull apart.'
 				}
 			},
@@ -130,7 +142,7 @@ export const ALBRIGHT: Knot = {
 					'Moisten. Draw standing part and end up in turn, a little each time, sliding the wraps toward the fold.',
 				mistake: 'Pulling the standing part alone: the wraps jump over the fold.',
 				looks: 'The wraps close up against the end of the fold.',
-				pose: { end: 3, gap: 0.3, open: 1.2, tag: 8 }
+				pose: { ...WOUND, tight: 1, trim: 0 }
 			},
 			{
 				title: 'Trim',
@@ -138,7 +150,7 @@ export const ALBRIGHT: Knot = {
 				mistake: 'Trimmed before it was pulled hard.',
 				looks: 'The wraps lie side by side inside the fold; nothing moves.',
 				cautions: ['blades'],
-				pose: { end: 3, gap: 0.24, open: 1, tag: 1 }
+				pose: { ...WOUND, tight: 2, trim: 1 }
 			}
 		]
 	)

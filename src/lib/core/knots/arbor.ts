@@ -1,5 +1,7 @@
-import { smooth, type Vec3 } from './curve';
-import { inOrder, staged, type Knot, type Pose } from './knot';
+import { lengthOf, smooth, type Vec3 } from './curve';
+import { gripOn, hold, pullLeft, pullLeftDown } from './hands';
+import { inOrder, staged, withTightening, type Knot, type Pose } from './knot';
+import { LOOSE } from './tight';
 import { beside, coilLength, coilWay, overhandWay, type Coil } from './shapes';
 import { strand, type KnotStrand } from './strand';
 import { drawnTo, extended, upTo } from './path';
@@ -19,20 +21,19 @@ const arborAt = (x: number, y = 0, outsideMm = ARBOR_MM): KnotStrand =>
 		{ start: 'object', end: 'object', closed: true }
 	);
 
-/** `end`: lying 0, a turn 1, all turns 2, through 3, a knot in it 4. `snug`: that knot drawn up. */
-type OnArbor = Pose<'end' | 'gap' | 'tag' | 'snug'>;
+/** `end`: lying 0, a turn 1, all turns 2, through 3, a knot in it 4. */
+type OnArbor = Pose<'end' | 'gap' | 'tag'>;
 
 /** An overhand in the end, hanging below the standing part. */
-function stopper(from: Vec3, passes: number, snug: number): Vec3[] {
-	const size = { spread: 2.2 - 0.4 * snug, loop: 7 - 3.2 * snug, pitch: 4.6 - 0.8 * snug, lead: 5 };
-	const { control } = overhandWay(passes, size);
+function stopper(from: Vec3, passes: number): Vec3[] {
+	const { control } = overhandWay(passes, { spread: 2.2, loop: 7, pitch: 4.6, lead: 5 });
 	const [x, y] = control[0]!;
 	// Turned half round, so that it runs to the left and its loop hangs down.
 	return control.map(([px, py, pz]) => [from[0] - 7 - (px - x), from[1] - 3.4 - (py - y), from[2] + pz]);
 }
 
 /** Backing that comes in along the axis, goes round the arbor, and comes back as the strand that is coiled. */
-function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0): KnotStrand[] {
+function roundArbor({ end, gap, tag }: OnArbor, turns: number, passes = 0): KnotStrand[] {
 	const coil: Coil = { x: 0, core: 1, radius: 1, standing: 6, tag, turns, gap };
 	const right = coilLength(coil) + 6;
 	const centre = right + ARBOR_MM + 3;
@@ -42,7 +43,7 @@ function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0)
 		return [centre + r * Math.cos(angle), r * Math.sin(angle), -0.4 + (0.8 * i) / 8];
 	});
 	const way = coilWay(coil);
-	const inEnd = passes > 0 ? stopper(way.control.at(-1)!, passes, snug) : [];
+	const inEnd = passes > 0 ? stopper(way.control.at(-1)!, passes) : [];
 	const left = Math.min(-20, ...inEnd.map(([x]) => x));
 	const standing = [left, -8, 0.5 * right, right - 2].map((x): Vec3 => [x, 0, 0]);
 	const whole = extended([...standing, ...round], way, ...(passes > 0 ? [inEnd] : []));
@@ -59,34 +60,54 @@ function roundArbor({ end, gap, tag, snug }: OnArbor, turns: number, passes = 0)
 	];
 }
 
+const OVERHANDS_TIED = { end: 4, gap: 0.6, tag: 6 };
+const UNI_TIED = { end: 3, gap: 0.8, tag: 9 };
+
 export const OVERHAND_ARBOR: Knot = {
 	slug: 'overhand-arbor',
 	name: 'Overhand on the arbor, with its stopper',
 	joins: 'Backing to the arbor with two plain knots. Doubled, each has one more pass.',
 	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
+	tightening: {
+		curves: 'overhand-arbor',
+		loose: (passes) => roundArbor(OVERHANDS_TIED, passes + 1, passes),
+		movements: (loose, passes) => {
+			const knotless = roundArbor({ ...OVERHANDS_TIED, end: 3 }, passes + 1, passes)[1]!;
+			const between = lengthOf(knotless.points) / lengthOf(loose[1]!.points);
+			// Closed, the stopper lies in the middle of what it was tied with.
+			const before = between + (passes > 1 ? 0.3 : 0.36) * (1 - between);
+			const up = gripOn([1, 0.05, 0]);
+			return [
+				{ grips: [hold(1, between), pullLeft(1, 1)] },
+				{ grips: [hold(1, 0), pullLeft(1, before), pullLeft(1, 1)], mostMm: 22 },
+				{ grips: [pullLeft(1, 0), up(1, before)], friction: 0.05 },
+				{ grips: [pullLeft(1, 0), pullLeftDown(1, 1)], friction: 0.2, mostMm: 3 }
+			];
+		}
+	},
 	stages: staged(
-		(pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps),
+		withTightening((pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps)),
 		[
 			{
 				title: 'Round the arbor',
 				instruction: 'Lead the end round the arbor, two turns or three, and back beside the standing part.',
 				mistake: 'In a closed cage, threading it after tying. Pass it through the opening first.',
 				looks: 'Two strands side by side, ten inches of end to work with.',
-				pose: { end: 0, gap: 0.8, tag: 6, snug: 0 }
+				pose: { end: 0, gap: 0.8, tag: 6, ...LOOSE }
 			},
 			{
 				title: 'An overhand round it',
 				instruction: 'Tie an overhand with the end, round the standing part.',
 				mistake: 'Tied in the end alone, beside the standing part. Then nothing slides down.',
 				looks: 'The standing part runs straight through the knot.',
-				pose: { end: 3, gap: 0.6, tag: 6, snug: 0 }
+				pose: { end: 3, gap: 0.6, tag: 6, ...LOOSE }
 			},
 			{
 				title: 'A stopper in the end',
 				instruction: 'An overhand in the end itself, close behind the first.',
 				mistake: 'Tied too far out. The first knot then slips until it reaches the stopper.',
 				looks: 'Two knots, the second in the end alone.',
-				pose: { end: 4, gap: 0.6, tag: 6, snug: 0 }
+				pose: { end: 4, gap: 0.6, tag: 6, ...LOOSE }
 			},
 			{
 				title: 'Draw up and slide',
@@ -95,7 +116,7 @@ export const OVERHAND_ARBOR: Knot = {
 				mistake: 'Left dry it closes halfway and slips later.',
 				looks: 'Both knots together against the arbor; pulled hard, the spool turns.',
 				cautions: ['blades'],
-				pose: { end: 4, gap: 0.45, tag: 4, snug: 1 }
+				pose: { ...OVERHANDS_TIED, tight: 4, trim: 1 }
 			}
 		]
 	)
@@ -106,36 +127,46 @@ export const UNI_ARBOR: Knot = {
 	name: 'Uni type on the arbor',
 	joins: 'Backing to the arbor; slides down tight.',
 	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
+	tightening: {
+		curves: 'uni-arbor',
+		loose: (turns) => roundArbor(UNI_TIED, turns),
+		movements: () => [
+			{ grips: [hold(1, 0), pullLeftDown(1, 1)] },
+			// The closed turns hold their own strand: its end comes along as they slide.
+			{ grips: [pullLeft(1, 0), gripOn([1.1, 0.1, 0])(1, 1)], mostMm: 60 },
+			{ grips: [pullLeft(1, 0), pullLeftDown(1, 1)], mostMm: 8 }
+		]
+	},
 	stages: staged(
-		(pose: OnArbor, wraps) => roundArbor(pose, wraps),
+		withTightening((pose: OnArbor, wraps) => roundArbor(pose, wraps)),
 		[
 			{
 				title: 'Round the arbor',
 				instruction: 'Lead the end round the arbor and back along the standing part.',
 				mistake: 'In a closed cage, threading it after tying. Pass it through the opening first.',
 				looks: 'The two strands lie side by side.',
-				pose: { end: 0, gap: 0.8, tag: 9, snug: 0 }
+				pose: { end: 0, gap: 0.8, tag: 9, ...LOOSE }
 			},
 			{
 				title: 'Turn back',
 				instruction: 'Turn the end back toward the arbor, over both strands and round them once.',
 				mistake: 'Wrapping round one strand only.',
 				looks: 'One turn round both; the end still long.',
-				pose: { end: 1, gap: 0.8, tag: 9, snug: 0 }
+				pose: { end: 1, gap: 0.8, tag: 9, ...LOOSE }
 			},
 			{
 				title: 'Turns',
 				instruction: 'Wrap on toward the arbor, four turns or five, side by side.',
 				mistake: "One turn lies over another. Then the knot doesn't slide.",
 				looks: 'Turns side by side over both strands.',
-				pose: { end: 2, gap: 0.8, tag: 9, snug: 0 }
+				pose: { end: 2, gap: 0.8, tag: 9, ...LOOSE }
 			},
 			{
 				title: 'Through',
 				instruction: 'Pass the end back under all turns, the way it came.',
 				mistake: 'Through the last turn only.',
 				looks: 'The end comes out beside the standing part.',
-				pose: { end: 3, gap: 0.8, tag: 9, snug: 0 }
+				pose: { end: 3, gap: 0.8, tag: 9, ...LOOSE }
 			},
 			{
 				title: 'Draw up and slide',
@@ -144,7 +175,7 @@ export const UNI_ARBOR: Knot = {
 				mistake: 'Sliding it before it is closed.',
 				looks: 'A tight barrel against the arbor.',
 				cautions: ['blades'],
-				pose: { end: 3, gap: 0.45, tag: 5, snug: 0 }
+				pose: { ...UNI_TIED, tight: 3, trim: 1 }
 			}
 		]
 	)

@@ -1,15 +1,16 @@
-import { clearanceMm, knotOf, windings } from './checks';
+import { clearanceMm, knotOf, tiedAlike, windings } from './checks';
 import { describe, expect, it } from 'vitest';
-import { KNOTS, findKnot } from './catalogue';
+import { findKnot } from './catalogue';
 import { crossingsOf } from './crossings';
 import { norm, sub, type Vec3 } from './curve';
 import { closedAbove, linkingNumber } from './invariants';
 import { momentOf, recast, wrapsOf, type Knot } from './knot';
 import { type KnotStrand } from './strand';
+import { DRAWN, findDrawn, tied } from './testing';
 
-const counts = ({ wraps }: Knot): number[] =>
+const counts = ({ wraps }: Pick<Knot, 'wraps'>): number[] =>
 	Array.from({ length: wraps.most - wraps.least + 1 }, (_, i) => wraps.least + i);
-const CASES = KNOTS.flatMap((knot) =>
+const CASES = DRAWN.flatMap((knot) =>
 	counts(knot).flatMap((wraps) => knot.stages.map((stage, i) => ({ knot, wraps, stage, i })))
 ).map((c) => [`${c.knot.slug}, ${c.wraps}, stage ${c.i + 1}`, c] as const);
 /** Every way from one stage to the next, with the fewest, the usual and the most wraps. */
@@ -17,9 +18,20 @@ const MOVES = CASES.filter(([, { knot, wraps, stage }]) => {
 	const { least, usual, most } = knot.wraps;
 	return stage.moved && [least, usual, most].includes(wraps);
 });
+/**
+ * A straight line, and what is tied on it, go on far beyond the knot: on which side of the line's tip the other leaves is
+ * no matter.
+ */
+function lengthened(strands: readonly KnotStrand[]): readonly KnotStrand[] {
+	const [line, other] = strands;
+	if (!(line?.role === 'line' && line.points.length === 2) || !other) return strands;
+	const far: Vec3 = [99, 6, 6];
+	return [
+		{ ...line, points: [[-99, 0, 0], [90, 0, 0]] }, // prettier-ignore
+		{ ...other, points: [far, ...other.points] }
+	];
+}
 const apart = (a: Vec3, b: Vec3): number => norm(sub(a, b));
-const last = (slug: string, wraps: number): readonly KnotStrand[] =>
-	findKnot(slug)!.stages.at(-1)!.strands(wraps);
 /** T(2, n): n ones with alternating signs. */
 const torus = (n: number): number[] => Array.from({ length: n }, (_, i) => (i % 2 === 0 ? 1 : -1));
 /** How often a strand passes over the front of a coil: outside of everything, where it changes from up to down. */
@@ -30,22 +42,23 @@ const closing = ({ points }: KnotStrand) => knotOf(closedAbove(points));
 describe('every stage of every knot', () => {
 	it.each(CASES)('%s: strands keep apart by a strand, and every place is a number', (_, { stage, wraps }) => {
 		const strands = stage.strands(wraps);
-		expect(clearanceMm(strands)).toBeGreaterThan(-1e-9);
+		// Drawn up, strands press on each other: less than a tenth of one.
+		expect(clearanceMm(strands)).toBeGreaterThan(stage.tight ? -0.2 : -1e-9);
 		for (const { points } of strands)
 			for (const point of points) expect(point.every(Number.isFinite)).toBe(true);
 	});
-	it.each(KNOTS.map((knot) => [knot.slug, knot] as const))(
+	it.each(DRAWN.map((knot) => [knot.slug, knot] as const))(
 		'%s: has words, ends, and no knot before it is tied',
 		(_, knot) => {
 			expect(knot.stages.length).toBeGreaterThanOrEqual(4);
 			expect(knot.stages.length).toBeLessThanOrEqual(8);
 			for (const { title, instruction, mistake, looks } of knot.stages)
 				for (const words of [title, instruction, mistake, looks]) expect(words.length).toBeGreaterThan(3);
-			const tied = knot.stages
+			const ends = knot.stages
 				.at(-1)!
 				.strands(knot.wraps.usual)
 				.filter(({ start }) => start !== 'object');
-			expect(tied.flatMap(({ start, end }) => [start, end])).toContain(
+			expect(ends.flatMap(({ start, end }) => [start, end])).toContain(
 				knot.slug === 'leader-uncoiled' ? 'tag' : 'standing'
 			);
 			for (const { wrong } of knot.stages)
@@ -75,16 +88,24 @@ describe('every stage of every knot', () => {
 			}
 		}
 	);
+	it.each(
+		CASES.filter(
+			([, { knot, stage }]) => stage.tight && !['own-loop', 'needle-nail-knot'].includes(knot.slug)
+		)
+	)('%s: drawn up, it is the knot that was tied', (_, { knot, wraps, stage }) => {
+		const before = knot.stages.findLast(({ tight }) => !tight)!;
+		expect(tiedAlike(lengthened(before.strands(wraps)), lengthened(stage.strands(wraps)))).toBe(true);
+	});
 	it('between two stages a picture moves where it can, and fades where it cannot', () => {
-		const nail = findKnot('nail-knot')!;
+		const nail = findDrawn('nail-knot')!;
 		expect(momentOf(nail, 6, 1.5).fading).toBeUndefined();
 		expect(momentOf(nail, 6, 99).strands).toEqual(nail.stages.at(-1)!.strands(6));
-		const pulled = findKnot('nail-knot-pulled')!;
+		const pulled = findDrawn('nail-knot-pulled')!;
 		expect(momentOf(pulled, 6, 3.25).fading).toMatchObject({ share: 0.25 });
 		expect(momentOf(pulled, 6, 3).fading).toBeUndefined();
 	});
 	it('can be tied with other strands, and stays the same knot', () => {
-		const knot = findKnot('loop-to-loop')!;
+		const knot = findDrawn('loop-to-loop')!;
 		const other = recast(knot, { backing: 'running-line', line: 'head' });
 		expect(other.stages[2]!.strands(1).map(({ role }) => role)).toEqual(['running-line', 'head']);
 		expect(other.stages[2]!.moved!(1, 0.5).map(({ role }) => role)).toEqual(['running-line', 'head']);
@@ -95,7 +116,7 @@ describe('every stage of every knot', () => {
 		expect(recast(knot, undefined)).toBe(knot);
 	});
 	it('takes as many wraps as it can when others are asked for', () => {
-		const nail = findKnot('nail-knot')!;
+		const nail = findDrawn('nail-knot')!;
 		expect([wrapsOf(nail, undefined), wrapsOf(nail, 2), wrapsOf(nail, 99), wrapsOf(nail, 7.4)]).toEqual([
 			6, 5, 10, 7
 		]);
@@ -105,19 +126,19 @@ describe('every stage of every knot', () => {
 
 describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1, triple 7_1; from memory)", () => {
 	it.each([1, 2, 3])('an overhand of %i passes is T(2, 2n + 1)', (n) => {
-		expect(closing(last('overhand-stopper', n)[0]!)).toMatchObject({
+		expect(closing(tied('overhand-stopper', n)[0]!)).toMatchObject({
 			alexander: torus(2 * n + 1),
 			determinant: 2 * n + 1
 		});
 	});
 	it.each([2, 3])("a surgeon's loop of %i passes: the strand that runs double is T(2, 2n + 1)", (n) => {
-		const [{ points }] = last('surgeons-loop', n) as [KnotStrand];
+		const [{ points }] = tied('surgeons-loop', n) as [KnotStrand];
 		// Half of the strand, from the standing end to the fold, runs the path once.
 		const half = points.slice(0, Math.floor(points.length / 2) - 20);
 		expect(knotOf(closedAbove(half)).alexander).toEqual(torus(2 * n + 1));
 	});
 	it.each([2, 3])("both strands of a surgeon's join of %i passes are T(2, 2n + 1)", (n) => {
-		for (const strand of last('surgeons-join', n))
+		for (const strand of tied('surgeons-join', n))
 			expect(closing(strand).alexander).toEqual(torus(2 * n + 1));
 	});
 	it.each(
@@ -125,20 +146,20 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 			[5, 6, 7, 8, 10].map((n) => [slug, n] as const)
 		)
 	)('%s of %i wraps: as many in front, and its strand is T(2, 2n − 1)', (slug, n) => {
-		const [line, leader] = last(slug, n) as [KnotStrand, KnotStrand];
+		const [line, leader] = tied(slug, n) as [KnotStrand, KnotStrand];
 		expect(closing(leader).alexander).toEqual(torus(2 * n - 1));
 		expect(closing(line).alexander).toEqual([1]);
 		expect(Math.abs(windings(leader.points))).toBeCloseTo(n - 2 / 3, 2);
 		expect(inFront(leader)).toBe(n);
 	});
 	it.each([3, 4, 6])('a uni of %i turns is a knot that the arbor alone keeps', (n) => {
-		const [, backing] = last('uni-arbor', n) as [KnotStrand, KnotStrand];
+		const [, backing] = tied('uni-arbor', n) as [KnotStrand, KnotStrand];
 		expect(inFront(backing)).toBe(n);
 		// A running knot: with nothing in its loop it falls open.
 		expect(closing(backing).alexander).toEqual([1]);
 	});
 	it('loop to loop lies square: each loop alone is a ring, the two are not linked as rings, and end to end it is a reef', () => {
-		const [a, b] = last('loop-to-loop', 1) as [KnotStrand, KnotStrand];
+		const [a, b] = tied('loop-to-loop', 1) as [KnotStrand, KnotStrand];
 		const rings = [a, b].map(({ points }) => ({ points, closed: true }));
 		for (const ring of rings) expect(knotOf(ring).alexander).toEqual([1]);
 		const crossings = crossingsOf(rings);
@@ -154,7 +175,7 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 		expect(reef).toMatchObject({ alexander: [1, -2, 3, -2, 1], determinant: 9, writhe: 0, crossings: 6 });
 	});
 	it('hitched, it is the same two rings in another shape: one crosses itself', () => {
-		const { wrong } = findKnot('loop-to-loop')!.stages.at(-1)!;
+		const { wrong } = findDrawn('loop-to-loop')!.stages.at(-1)!;
 		const rings = wrong!.strands().map(({ points }) => ({ points, closed: true }));
 		const crossings = crossingsOf(rings);
 		expect(linkingNumber(crossings, 0, 1)).toBe(0);
@@ -165,16 +186,16 @@ describe("proved by closing the ends (Rolfsen's table: overhand 3_1, double 5_1,
 	it.each([1, 2])(
 		'an overhand of %i passes on the arbor: with nothing in its loop only the stopper is left',
 		(n) => {
-			const [, backing] = last('overhand-arbor', n) as [KnotStrand, KnotStrand];
+			const [, backing] = tied('overhand-arbor', n) as [KnotStrand, KnotStrand];
 			expect(inFront(backing)).toBe(n + 1);
 			expect(closing(backing).alexander).toEqual(torus(2 * n + 1));
 			// Before the stopper, nothing is left at all.
-			const [, before] = findKnot('overhand-arbor')!.stages[1]!.strands(n) as [KnotStrand, KnotStrand];
+			const [, before] = findDrawn('overhand-arbor')!.stages[1]!.strands(n) as [KnotStrand, KnotStrand];
 			expect(closing(before).alexander).toEqual([1]);
 		}
 	);
 	it('a mirror turns the sign of every crossing', () => {
-		for (const knot of KNOTS) {
+		for (const knot of DRAWN) {
 			const strands = knot.stages.at(-1)!.strands(knot.wraps.usual);
 			const signs = (curves: readonly KnotStrand[]): number =>
 				crossingsOf(curves).reduce((sum, { sign }) => sum + sign, 0);

@@ -4,7 +4,8 @@ import { BLOOD_KNOT, DOUBLE_UNI } from './joins';
 import type { Knot } from './knot';
 import { LEADER } from './leader';
 import { LOOP_TO_LOOP } from './loops';
-import { NAIL_KNOT, NAIL_KNOT_PULLED, NAIL_KNOT_TOOL, OWN_LOOP } from './nail';
+import { NAIL_KNOT, NAIL_KNOT_PULLED, NAIL_KNOT_TOOL } from './nail';
+import { OWN_LOOP } from './own-loop';
 import { CRIMP, GLUED_SPLICE, NEEDLE_NAIL_KNOT } from './opened';
 import { STOPPER, SURGEONS_JOIN, SURGEONS_LOOP, TWO_SURGEONS_LOOPS } from './overhand';
 

@@ -1,6 +1,7 @@
 import { crossingsOf, type Crossing, type Curve } from './crossings';
-import { add, norm, scale, sub, type Vec3 } from './curve';
+import { add, alongOf, norm, scale, sub, type Vec3 } from './curve';
 import { signatureOf } from './flaws';
+import { nearestShares } from './segments';
 import { alexander, gaussCode } from './invariants';
 import type { KnotStrand } from './strand';
 
@@ -56,10 +57,10 @@ export function clearanceMm(strands: readonly KnotStrand[]): number {
 function clearance(a: KnotStrand, b: KnotStrand, same: boolean): number {
 	const apart = a.radiusMm + b.radiusMm;
 	// Along one strand, what is nearer than a tight bend's half circle is the bend itself.
-	const alongA = distances(a.points);
+	const alongA = alongOf(a.points);
 	const bend = Math.PI * a.radiusMm * 1.05;
 	// Two pieces are no nearer than their beginnings less their lengths: most pairs need no more than that.
-	const longest = longestPiece(alongA) + longestPiece(same ? alongA : distances(b.points));
+	const longest = longestPiece(alongA) + longestPiece(same ? alongA : alongOf(b.points));
 	let least = Infinity;
 	for (let i = 0; i + 1 < a.points.length; i++)
 		for (let j = same ? i + 2 : 0; j + 1 < b.points.length; j++) {
@@ -78,35 +79,10 @@ function clearance(a: KnotStrand, b: KnotStrand, same: boolean): number {
 const longestPiece = (along: readonly number[]): number =>
 	along.reduce((most, at, i) => (i === 0 ? 0 : Math.max(most, at - along[i - 1]!)), 0);
 
-function distances(points: readonly Vec3[]): number[] {
-	const along = [0];
-	for (let i = 1; i < points.length; i++) {
-		const [a, b] = [points[i - 1]!, points[i]!];
-		along.push(along[i - 1]! + Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2]));
-	}
-	return along;
-}
-
-/** Least distance of two segments (Ericson, Real-Time Collision Detection, 5.1.9). */
+/** Least distance of two segments. */
 export function segmentDistance(p1: Vec3, q1: Vec3, p2: Vec3, q2: Vec3): number {
 	const [d1, d2, r] = [sub(q1, p1), sub(q2, p2), sub(p1, p2)];
-	const [a, e, f] = [dot(d1, d1), dot(d2, d2), dot(d2, r)];
-	const clamp = (x: number): number => Math.min(Math.max(x, 0), 1);
-	if (a === 0 && e === 0) return norm(r);
-	let [s, t] = [0, 0];
-	if (a === 0) t = clamp(f / e);
-	else {
-		const c = dot(d1, r);
-		if (e === 0) s = clamp(-c / a);
-		else {
-			const b = dot(d1, d2);
-			const denominator = a * e - b * b;
-			s = denominator > 0 ? clamp((b * f - c * e) / denominator) : 0;
-			t = (b * s + f) / e;
-			if (t < 0) [t, s] = [0, clamp(-c / a)];
-			else if (t > 1) [t, s] = [1, clamp((b - c) / a)];
-		}
-	}
+	const [s, t] = nearestShares(d1, d2, r);
 	return norm(sub(add(p1, scale(d1, s)), add(p2, scale(d2, t))));
 }
 

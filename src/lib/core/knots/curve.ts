@@ -10,6 +10,14 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
 	a[2] * b[0] - a[0] * b[2],
 	a[0] * b[1] - a[1] * b[0]
 ];
+/** How far along a polyline each of its points is, mm. */
+export function alongOf(points: readonly Vec3[]): number[] {
+	const along = [0];
+	for (let i = 1; i < points.length; i++) along.push(along[i - 1]! + norm(sub(points[i]!, points[i - 1]!)));
+	return along;
+}
+/** How long a polyline is, mm. */
+export const lengthOf = (points: readonly Vec3[]): number => alongOf(points).at(-1)!;
 export const lerp = (a: Vec3, b: Vec3, t: number): Vec3 => add(scale(a, 1 - t), scale(b, t));
 
 /**

@@ -1,5 +1,7 @@
 import type { Vec3 } from './curve';
-import { staged, type Knot, type Pose } from './knot';
+import { gripOn, hold, pullLeft, pullLeftDown, pullRight, pullRightUp } from './hands';
+import { staged, withTightening, type Knot, type Pose } from './knot';
+import { LOOSE } from './tight';
 import { coilLength, coilWay } from './shapes';
 import { around, helix, type KnotStrand, type KnotStrandRole } from './strand';
 import { drawnTo, extended, knotPath } from './path';
@@ -38,46 +40,61 @@ function doubleUni(pose: TwoCoils, turns: number): KnotStrand[] {
 	return [one('line', fromOtherSide(drawnTo(way, pose.one))), one('backing', drawnTo(way, pose.other))];
 }
 
+const UNIS_TIED = { one: 3, other: 3, gap: 0.8, apart: 6, tag: 8 };
+
 export const DOUBLE_UNI: Knot = {
 	slug: 'double-uni',
 	name: 'Double uni',
 	joins: 'Two strands of about the same thickness: backing to mono bed or running line.',
 	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
-	stages: staged(doubleUni, [
+	tightening: {
+		curves: 'double-uni',
+		loose: (turns) => doubleUni(UNIS_TIED, turns),
+		movements: () => [
+			{ grips: [hold(0, 0), pullRightUp(0, 1), hold(1, 0), pullLeftDown(1, 1)] },
+			// A closed barrel holds its own strand: its end comes along as it slides.
+			{
+				grips: [pullLeft(0, 0), gripOn([-1.15, 0, 0])(0, 1), pullRight(1, 0), gripOn([1.15, 0, 0])(1, 1)],
+				mostMm: 60
+			},
+			{ grips: [pullLeft(0, 0), pullRightUp(0, 1), pullRight(1, 0), pullLeftDown(1, 1)], mostMm: 16 }
+		]
+	},
+	stages: staged(withTightening(doubleUni), [
 		{
 			title: 'Ends past each other',
 			instruction: 'Lay the two ends side by side, pointing opposite ways, 8 in of overlap.',
 			mistake: 'Too little overlap: the second knot has no end left.',
 			looks: 'Two strands parallel, an end at either side.',
-			pose: { one: 0, other: 0, gap: 0.8, apart: 6, tag: 8 }
+			pose: { one: 0, other: 0, gap: 0.8, apart: 6, tag: 8, ...LOOSE }
 		},
 		{
 			title: 'Turn the first back',
 			instruction: 'Turn one end back toward the middle, and round both strands.',
 			mistake: 'Round the other strand only.',
 			looks: 'One turn over both strands.',
-			pose: { one: 1, other: 0, gap: 0.8, apart: 6, tag: 8 }
+			pose: { one: 1, other: 0, gap: 0.8, apart: 6, tag: 8, ...LOOSE }
 		},
 		{
 			title: 'Turns, and through',
 			instruction: 'Wind it on, side by side, and bring the end back under all its turns.',
 			mistake: 'Out over the last turn instead of under all.',
 			looks: 'A coil round both strands, its end pointing away from the middle.',
-			pose: { one: 3, other: 0, gap: 0.8, apart: 6, tag: 8 }
+			pose: { one: 3, other: 0, gap: 0.8, apart: 6, tag: 8, ...LOOSE }
 		},
 		{
 			title: 'The same from the other side',
 			instruction: 'Do with the other end as you did with the first, as many turns.',
 			mistake: 'Wound the other way round: it holds, but lies worse.',
 			looks: 'Two coils alike, each turned half round from the other.',
-			pose: { one: 3, other: 3, gap: 0.8, apart: 6, tag: 8 }
+			pose: { one: 3, other: 3, gap: 0.8, apart: 6, tag: 8, ...LOOSE }
 		},
 		{
 			title: 'Close each',
 			instruction: 'Moisten. Pull each end until its own turns have closed, not yet hard.',
 			mistake: 'Sliding them together first: then the turns cannot close.',
 			looks: 'Two small barrels, some way apart.',
-			pose: { one: 3, other: 3, gap: 0.45, apart: 10, tag: 8 }
+			pose: { ...UNIS_TIED, tight: 1, trim: 0 }
 		},
 		{
 			title: 'Slide together and trim',
@@ -85,7 +102,7 @@ export const DOUBLE_UNI: Knot = {
 			mistake: 'Trimmed before the hard pull.',
 			looks: 'Two barrels close together, no slack between them.',
 			cautions: ['blades'],
-			pose: { one: 3, other: 3, gap: 0.5, apart: 7.4, tag: 2.5 }
+			pose: { ...UNIS_TIED, tight: 3, trim: 1 }
 		}
 	])
 };
@@ -139,50 +156,57 @@ const blood = (pose: TwoWinds, turns: number, second: 1 | -1 = -1): KnotStrand[]
 	one('tippet', fromOtherSide(drawnTo(windWay(pose, turns, second), pose.other)))
 ];
 
+const WOUND = { one: 3, other: 3, gap: 0.5, tag: 12 };
+
 export const BLOOD_KNOT: Knot = {
 	slug: 'blood-knot',
 	name: 'Blood knot',
 	joins: 'Leader to tippet, or mono to mono, of about the same thickness: slim and straight.',
 	wraps: { noun: 'turns', least: 3, most: 7, usual: 5 },
+	tightening: {
+		curves: 'blood-knot',
+		loose: (turns) => blood(WOUND, turns),
+		movements: () => [{ grips: [pullLeft(0, 0), pullRight(1, 0), hold(0, 1), hold(1, 1)] }]
+	},
 	stages: staged(
-		(pose: TwoWinds, wraps) => blood(pose, wraps),
+		withTightening((pose: TwoWinds, wraps) => blood(pose, wraps)),
 		[
 			{
 				title: 'Cross them',
 				instruction: 'Cross the two ends, 6 in of each beyond the crossing.',
 				mistake: 'The ends differ a lot in thickness. The thin one needs more turns, or another knot.',
 				looks: 'The ends side by side in the middle.',
-				pose: { one: 0, other: 0, gap: 0.5, tag: 6 }
+				pose: { one: 0, other: 0, gap: 0.5, tag: 12, ...LOOSE }
 			},
 			{
 				title: 'Wind one',
 				instruction: 'Wind one end round the other strand, away from the middle, five turns.',
 				mistake: 'Letting go of the middle: the gap that is needed later closes.',
 				looks: 'Turns lying close along the other strand.',
-				pose: { one: 1, other: 0, gap: 0.5, tag: 6 }
+				pose: { one: 1, other: 0, gap: 0.5, tag: 12, ...LOOSE }
 			},
 			{
 				title: 'Back, and between',
 				instruction: 'Bring that end back to the middle, and through between the two strands.',
 				mistake: 'Round the outside of the middle instead of between.',
 				looks: 'The end stands out at right angles, held between the two.',
-				pose: { one: 3, other: 0, gap: 0.5, tag: 6 }
+				pose: { one: 3, other: 0, gap: 0.5, tag: 12, ...LOOSE }
 			},
 			{
 				title: 'Wind the other',
 				instruction: 'Wind the other end round the first strand, the other way along, as many turns.',
 				mistake: 'Fewer turns than on the first side.',
 				looks: 'Both halves alike.',
-				pose: { one: 3, other: 1, gap: 0.5, tag: 6 }
+				pose: { one: 3, other: 1, gap: 0.5, tag: 12, ...LOOSE }
 			},
 			{
 				title: 'Through from the other side',
 				instruction: 'Back to the middle, and through the same gap, against the first end.',
 				mistake: 'Through in the same direction as the first end: the knot opens under load.',
 				looks: 'The two ends leave the middle on opposite sides.',
-				pose: { one: 3, other: 3, gap: 0.5, tag: 6 },
+				pose: { one: 3, other: 3, gap: 0.5, tag: 12, ...LOOSE },
 				wrong: {
-					strands: () => blood({ one: 3, other: 3, gap: 0.5, tag: 6 }, 3, 1),
+					strands: () => blood(WOUND, 3, 1),
 					says: 'Both ends went through the gap from the same side: they work loose.'
 				}
 			},
@@ -193,7 +217,7 @@ export const BLOOD_KNOT: Knot = {
 				mistake: 'Pulled dry: it stops halfway, and breaks there.',
 				looks: 'The turns roll over into an even barrel, the ends at its middle.',
 				cautions: ['blades'],
-				pose: { one: 3, other: 3, gap: 0.36, tag: 1 }
+				pose: { ...WOUND, tight: 1, trim: 1 }
 			}
 		]
 	)

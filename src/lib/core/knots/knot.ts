@@ -1,5 +1,7 @@
 import type { Caution } from '../procedure/phrase';
+import type { Movement } from './hands';
 import type { KnotStrand, KnotStrandRole } from './strand';
+import { tightened, type CurvesByWraps, type CurvesName, type TightCurves, type Tightness } from './tight';
 
 interface Words {
 	readonly title: string;
@@ -11,16 +13,20 @@ interface Words {
 	readonly wrong?: { readonly strands: () => readonly KnotStrand[]; readonly says: string };
 }
 
-/** One stage of tying: what to do, where people go wrong, how it should look. */
+/** One stage of tying: what to do, where people go wrong, how it should look; and how it is drawn from its curves. */
 export interface KnotStage extends Words {
+	/** Tightened: strands touch, and one crossing can't be told from the next. */
+	readonly tight: boolean;
 	/** The strands as they lie then, for so many wraps. */
-	readonly strands: (wraps: number) => readonly KnotStrand[];
+	readonly lies: Lies;
 	/** The way there from the stage before, from 0 to 1. Where strands would have to pass through one another, none. */
-	readonly moved?: (wraps: number, share: number) => readonly KnotStrand[];
+	readonly onWay?: (share: number) => Lies;
 }
+/** Strands for so many wraps. A tight stage needs the curves. */
+export type Lies = (wraps: number, curves: TightCurves | undefined) => readonly KnotStrand[];
 
 /** A knot: what it is for, how many wraps it takes, and how it is tied. */
-export interface Knot {
+export interface Knot<Stage extends Words = KnotStage> {
 	readonly slug: string;
 	readonly name: string;
 	readonly joins: string;
@@ -31,11 +37,53 @@ export interface Knot {
 		readonly most: number;
 		readonly usual: number;
 	};
-	readonly stages: readonly KnotStage[];
+	readonly stages: readonly Stage[];
+	/** How it is pulled tight. A knot without it has no computed stages. */
+	readonly tightening?: {
+		/** The name of the file with its curves. Knots that are tightened alike share one. */
+		readonly curves: CurvesName;
+		readonly loose: (wraps: number) => readonly KnotStrand[];
+		/** Strands that stay as they are, counted from 0: too stiff to be bent. */
+		readonly still?: readonly number[];
+		readonly movements: (loose: readonly KnotStrand[], wraps: number) => readonly Movement[];
+	};
 }
+
+/** A knot whose curves are at hand: every stage can be drawn. */
+export type DrawnKnot = Knot<DrawnStage>;
+export interface DrawnStage extends Words {
+	readonly tight: boolean;
+	readonly strands: (wraps: number) => readonly KnotStrand[];
+	readonly moved?: (wraps: number, share: number) => readonly KnotStrand[];
+}
+
+/** A knot together with its computed curves. */
+export const drawn = (knot: Knot, curves: CurvesByWraps | undefined): DrawnKnot => ({
+	...knot,
+	stages: knot.stages.map(({ lies, onWay, ...words }): DrawnStage => ({
+		...words,
+		strands: (wraps) => lies(wraps, curves?.[wraps]),
+		...(onWay && { moved: (wraps, share) => onWay(share)(wraps, curves?.[wraps]) })
+	}))
+});
 
 /** Numbers that say how a knot lies: how far the end has come, how far it is drawn up. */
 export type Pose<K extends string> = Readonly<Record<K, number>>;
+
+/** What lies how at a pose. */
+export type Shape<K extends string> = (
+	pose: Pose<K>,
+	wraps: number,
+	curves: TightCurves | undefined
+) => readonly KnotStrand[];
+
+/** A shape whose tight poses are read from computed curves. */
+export const withTightening =
+	<K extends string>(
+		shape: (pose: Pose<K>, wraps: number) => readonly KnotStrand[]
+	): Shape<K | keyof Tightness> =>
+	(pose, wraps, curves) =>
+		tightened(shape(pose, wraps), curves, pose as Tightness);
 
 /**
  * Stages as poses of one shape. The poses between two stages show the way from one to the other, so that a shape
@@ -44,7 +92,7 @@ export type Pose<K extends string> = Readonly<Record<K, number>>;
  * @param stages each with its pose; `via` the poses on the way there; `jumps` where there is no way there
  */
 export function staged<K extends string>(
-	shape: (pose: Pose<K>, wraps: number) => readonly KnotStrand[],
+	shape: Shape<K>,
 	stages: readonly (Words & {
 		readonly pose: Pose<K>;
 		readonly via?: readonly Pose<K>[];
@@ -53,10 +101,16 @@ export function staged<K extends string>(
 ): KnotStage[] {
 	return stages.map(({ pose, via = [], jumps, ...words }, i) => {
 		const before = stages[i - 1]?.pose;
-		const stage: KnotStage = { ...words, strands: (wraps) => shape(pose, wraps) };
-		if (!before || jumps) return stage;
+		const lies =
+			(at: Pose<K>): Lies =>
+			(wraps, curves) =>
+				shape(at, wraps, curves);
+		const tight = 'tight' in pose && pose.tight !== 0;
+		const stage: KnotStage = { ...words, tight, lies: lies(pose) };
+		// Ropes that are pulled slide along themselves: between two moments of that there is no straight way.
+		if (!before || jumps || tight) return stage;
 		const rests = [before, ...via, pose];
-		return { ...stage, moved: (wraps, share) => shape(onWay(rests, share), wraps) };
+		return { ...stage, onWay: (share) => lies(onWay(rests, share)) };
 	});
 }
 
@@ -84,7 +138,7 @@ export interface KnotMoment {
 }
 
 /** The knot at a place between its stages: 0 is the first, 1.5 midway from the second to the third. */
-export function momentOf({ stages }: Knot, wraps: number, place: number): KnotMoment {
+export function momentOf({ stages }: DrawnKnot, wraps: number, place: number): KnotMoment {
 	const at = Math.min(Math.max(place, 0), stages.length - 1);
 	const [i, share] = [Math.floor(at), at - Math.floor(at)];
 	const [from, to] = [stages[i]!, stages[i + 1]];
@@ -97,13 +151,13 @@ export function momentOf({ stages }: Knot, wraps: number, place: number): KnotMo
 export type Recast = Partial<Record<KnotStrandRole, KnotStrandRole>>;
 
 /** The same knot tied with other strands. */
-export function recast(knot: Knot, as: Recast | undefined): Knot {
+export function recast(knot: DrawnKnot, as: Recast | undefined): DrawnKnot {
 	if (!as) return knot;
 	const cast = (strands: readonly KnotStrand[]): KnotStrand[] =>
 		strands.map((strand) => ({ ...strand, role: as[strand.role] ?? strand.role }));
 	return {
 		...knot,
-		stages: knot.stages.map((stage): KnotStage => {
+		stages: knot.stages.map((stage): DrawnStage => {
 			const { strands, moved, wrong } = stage;
 			return {
 				...stage,
@@ -116,5 +170,5 @@ export function recast(knot: Knot, as: Recast | undefined): Knot {
 }
 
 /** How many wraps are drawn when so many are asked for: as many as the knot takes. */
-export const wrapsOf = ({ wraps }: Knot, asked: number | undefined): number =>
+export const wrapsOf = ({ wraps }: Pick<Knot, 'wraps'>, asked: number | undefined): number =>
 	Math.min(Math.max(Math.round(asked ?? wraps.usual), wraps.least), wraps.most);

@@ -1,5 +1,7 @@
 import type { Vec3 } from './curve';
-import { staged, type Knot, type Pose } from './knot';
+import { pullLeft, pullRight } from './hands';
+import { staged, withTightening, type Knot, type Pose } from './knot';
+import { LOOSE } from './tight';
 import { strand, type KnotStrand, type KnotStrandRole } from './strand';
 
 /**
@@ -65,6 +67,7 @@ const THROUGH: TwoLoops = { ...APART, at: 0, lineAt: 0, sides: -1, tip: -1 };
 const COIL_TO_GO: TwoLoops = { ...THROUGH, coil: 5 };
 const COIL_THROUGH: TwoLoops = { ...COIL_TO_GO, tip: 1 };
 const SQUARE: TwoLoops = { ...THROUGH, tip: 1 };
+const COILED: TwoLoops = { ...SQUARE, reach: 8.4, wide: 5.6, lineWide: 5.6 };
 
 /** One loop hitched round the end of the other: the other stays straight, this one crosses itself. */
 function hitched(): KnotStrand[] {
@@ -109,36 +112,41 @@ export const LOOP_TO_LOOP: Knot = {
 	name: 'Loop to loop',
 	joins: 'Backing to line, line to leader: lines swap in minutes.',
 	wraps: { noun: 'loops', least: 1, most: 1, usual: 1 },
-	stages: staged(twoLoops, [
+	tightening: {
+		curves: 'loop-to-loop',
+		loose: () => twoLoops(COILED),
+		movements: () => [{ grips: [pullLeft(0, 0), pullLeft(0, 1), pullRight(1, 0), pullRight(1, 1)] }]
+	},
+	stages: staged(withTightening(twoLoops), [
 		{
 			title: 'Two loops',
 			instruction: "Take the loop of the strand on the reel, and the line's own loop.",
 			mistake: 'The loop is too small. The whole coil of line has to pass through the loop on the reel.',
 			looks: 'Two loops, each open, pointing at each other.',
-			pose: APART
+			pose: { ...APART, ...LOOSE }
 		},
 		{
 			title: 'One through the other',
 			instruction: "Pass the reel's loop down through the line's loop, and open it below.",
 			mistake: 'Through it twice.',
 			looks: "The reel's loop goes over the end of the line's loop, then under both its sides.",
-			pose: THROUGH,
-			via: [ABOVE, DIPPED]
+			pose: { ...THROUGH, ...LOOSE },
+			via: [ABOVE, DIPPED].map((pose) => ({ ...pose, ...LOOSE }))
 		},
 		{
 			title: 'The coil through that',
 			instruction: "Pass the whole coil of line up through the reel's loop.",
 			mistake: 'Passing it through its own loop instead.',
 			looks: 'Each loop goes round both strands of the other.',
-			pose: { ...SQUARE, reach: 8.4, wide: 5.6, lineWide: 5.6 },
-			via: [COIL_TO_GO, COIL_THROUGH, SQUARE]
+			pose: { ...COILED, ...LOOSE },
+			via: [COIL_TO_GO, COIL_THROUGH, SQUARE].map((pose) => ({ ...pose, ...LOOSE }))
 		},
 		{
 			title: 'Draw up square',
 			instruction: 'Pull both sides at once, and help the loops over each other with a thumbnail.',
 			mistake: 'Pulling on one side only. Its loop flips over and hitches round the other.',
 			looks: 'A square, like a reef knot: the same from both sides, no lump.',
-			pose: SQUARE,
+			pose: { ...COILED, tight: 1, trim: 0 },
 			wrong: {
 				strands: hitched,
 				says: 'One loop has flipped and makes a lump round the other. It cuts the line when you pull.'

@@ -1,5 +1,7 @@
 import type { Vec3 } from './curve';
-import { inOrder, staged, type Knot, type KnotStage, type Pose } from './knot';
+import { pullLeftDown, pullRight, type Movement } from './hands';
+import { inOrder, staged, withTightening, type Knot, type KnotStage, type Pose } from './knot';
+import { LOOSE } from './tight';
 import { coilLength, coilWay } from './shapes';
 import { around, strand, type KnotStrand, type KnotStrandRole } from './strand';
 import { drawnTo, extended } from './path';
@@ -64,49 +66,59 @@ const TRIM = {
 	cautions: ['blades']
 } as const;
 const OPEN = { gap: USUAL_GAP_MM, tip: 6, tag: 10, out: 0 } as const;
-const CLOSE = { end: 3, gap: 0.4, tip: 6, tag: 10, out: FAR_OUT } as const;
-const CLOSED = { end: 3, gap: 0.2, tip: 2.4, tag: 4, out: FAR_OUT } as const;
+const TIED = { end: 3, ...OPEN, out: FAR_OUT } as const;
 const WRAPS = { noun: 'wraps', least: 5, most: 10, usual: 6 } as const;
 
+/** The end and the standing part together, the line held. */
+const TIGHTENING = {
+	curves: 'nail-knot' as const,
+	loose: (wraps: number) => nail(TIED, wraps),
+	still: [0],
+	// Until the wraps have closed up: pulled on, ropes without a line that gives way climb over one another.
+	movements: (_: readonly KnotStrand[], wraps: number): Movement[] => [
+		{ grips: [pullRight(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 20 + 1.6 * wraps }
+	]
+};
+
 const tubeStages = (thing: string, lay: string): KnotStage[] =>
-	staged(inTube, [
+	staged(withTightening(inTube), [
 		{
 			title: 'Lay them together',
 			instruction: lay,
 			mistake: 'Too little to spare: the end runs out before the last wrap.',
 			looks: "The leader's end points up the line, away from its tip.",
-			pose: { end: 0, ...OPEN }
+			pose: { end: 0, ...OPEN, ...LOOSE }
 		},
 		{
 			title: 'Turn back, first wrap',
 			instruction: `Turn the end back toward the tip of the line, and round line, ${thing} and itself.`,
 			mistake: 'Wrapping away from the tip: the end then comes out on the wrong side.',
 			looks: 'One wrap over all three, pinched under the thumb.',
-			pose: { end: 1, ...OPEN }
+			pose: { end: 1, ...OPEN, ...LOOSE }
 		},
 		{
 			title: 'Wrap',
 			instruction: 'Wrap toward the tip, each wrap against the one before. Do not let go.',
 			mistake: 'A wrap crosses another: unwind to there, it will not come right by itself.',
 			looks: 'Even wraps side by side, like thread on a reel.',
-			pose: { end: 2, ...OPEN }
+			pose: { end: 2, ...OPEN, ...LOOSE }
 		},
 		{
 			title: 'Through',
 			instruction: `Pass the end back through the ${thing}, under all wraps.`,
 			mistake: 'Lifting your thumb to look. The wraps then spring apart.',
 			looks: 'The end comes out where the wraps began.',
-			pose: { end: 3, ...OPEN }
+			pose: { end: 3, ...OPEN, ...LOOSE }
 		},
 		{
 			title: `The ${thing} out`,
 			instruction: `Slide the ${thing} out toward the reel, the wraps under thumb and finger, and take up the slack.`,
 			mistake: `Letting the wraps cross while the ${thing} comes out.`,
 			looks: 'Line, leader, and an end under every wrap.',
-			pose: { ...CLOSE, gap: USUAL_GAP_MM }
+			pose: { ...TIED, ...LOOSE }
 		},
-		{ ...DRAW, pose: CLOSE },
-		{ ...TRIM, pose: CLOSED }
+		{ ...DRAW, pose: { ...TIED, tight: 1, trim: 0 } },
+		{ ...TRIM, pose: { ...TIED, tight: 1, trim: 1 } }
 	]);
 
 export const NAIL_KNOT: Knot = {
@@ -114,6 +126,7 @@ export const NAIL_KNOT: Knot = {
 	name: 'Nail knot, over a tube',
 	joins: 'Backing or leader to a fly line without a loop: 5–7 wraps, 7–10 in salt water or on sinking line.',
 	wraps: WRAPS,
+	tightening: TIGHTENING,
 	stages: tubeStages(
 		'tube',
 		'Hold the line, a thin tube and the leader side by side, with 10 in of leader to spare. The tube is drawn cut open.'
@@ -126,6 +139,7 @@ export const NAIL_KNOT_TOOL: Knot = {
 	joins:
 		'Backing or leader to a fly line, over a tool whose groove leads the end back: 5–7 wraps, 7–10 in salt.',
 	wraps: WRAPS,
+	tightening: TIGHTENING,
 	stages: tubeStages(
 		'tool',
 		'Lay line and leader on the tool, its groove toward you, 10 in of leader to spare. Hold them with the thumb.'
@@ -184,6 +198,7 @@ export const NAIL_KNOT_PULLED: Knot = {
 	joins:
 		'The same knot with what is at hand: something thin and stiff, and a loop of fine mono that pulls the end through.',
 	wraps: WRAPS,
+	tightening: TIGHTENING,
 	stages: inOrder(
 		staged(throughEye, [
 			{
@@ -192,133 +207,41 @@ export const NAIL_KNOT_PULLED: Knot = {
 					'Line, leader, a stiff thin piece and a loop of fine mono side by side; the eye of the loop beyond the tip.',
 				mistake: 'The eye pointing the other way: it pulls the end out, not under.',
 				looks: 'The eye sticks out beyond where the last wrap will be.',
-				pose: { end: 0, ...OPEN }
+				pose: { end: 0, ...OPEN, ...LOOSE }
 			},
 			{
 				title: 'Turn back, first wrap',
 				instruction: 'Turn the end back toward the tip, and round everything that is there.',
 				mistake: 'Leaving the loop outside the wraps: then there is nothing to pull through.',
 				looks: 'One wrap over line, leader, stiff piece and both strands of the loop.',
-				pose: { end: 1, ...OPEN }
+				pose: { end: 1, ...OPEN, ...LOOSE }
 			},
 			{
 				title: 'Wrap',
 				instruction: 'Wrap toward the tip, each wrap against the one before. Do not let go.',
 				mistake: 'Wrapped so tight that the loop cannot move.',
 				looks: 'Even wraps side by side; the eye still free.',
-				pose: { end: 2, ...OPEN }
+				pose: { end: 2, ...OPEN, ...LOOSE }
 			},
 			{
 				title: 'Into the eye',
 				instruction: 'Put the end through the eye of the loop, and fold it down.',
 				mistake: 'Too little end through the eye: it slips out halfway.',
 				looks: 'An inch of end hangs through the eye.',
-				pose: { end: 3, ...OPEN }
+				pose: { end: 3, ...OPEN, ...LOOSE }
 			}
 		]),
-		staged(nail, [
+		staged(withTightening(nail), [
 			{
 				title: 'Pull it through',
 				instruction:
 					'Slide the stiff piece out and pull both strands of the loop: they draw the end back under all wraps.',
 				mistake: 'Pulling with a jerk: the end folds over a wrap and takes it along.',
 				looks: 'The loop is out; the end has come out where the wraps began.',
-				pose: { end: 3, ...OPEN }
+				pose: { end: 3, ...OPEN, ...LOOSE }
 			},
-			{ ...DRAW, pose: CLOSE },
-			{ ...TRIM, pose: CLOSED }
+			{ ...DRAW, pose: { ...TIED, tight: 1, trim: 0 } },
+			{ ...TRIM, pose: { ...TIED, tight: 1, trim: 1 } }
 		])
 	)
-};
-
-/** `first`, `second`: how far each of the two knots is tied, as `end` above; below -1 it is not begun. */
-type OwnLoop = Pose<'first' | 'second' | 'gap' | 'tag' | 'apart'>;
-
-/** The line folded back on itself, a nail knot over both its strands, and another beside it. */
-function ownLoop({ first, second, gap, tag, apart }: OwnLoop, turns: number): KnotStrand[] {
-	const length = coilLength({ turns, radius: 0.8, gap: gap + 0.4 });
-	const leg = 1.85;
-	const second0 = length + 7 + apart;
-	const end = second0 + length;
-	const upper: Vec3[] = [
-		[-REACH - 4, leg, 0],
-		[-2, leg, 0],
-		[end + 1, leg, 0],
-		[end + 4, leg, 0],
-		[end + 9, leg + 2.6, 0],
-		[end + 15, leg + 3.4, 0],
-		[end + 20, leg + 1.6, 0],
-		[end + 21.4, 0, 0]
-	];
-	const lower = upper
-		.slice(2, -1)
-		.reverse()
-		.map(([x, y, z]): Vec3 => [x, -y, z]);
-	const mono = (x: number, way: number): KnotStrand[] => {
-		if (way <= -1) return [];
-		const coil = coilWay({
-			x,
-			core: 3.6,
-			radius: 0.8,
-			standing: 3 + tag,
-			turns,
-			gap: gap + 0.4,
-			tag: 2 + tag
-		});
-		return [{ ...tied('leader', drawnTo(coil, way)), radiusMm: 0.8, start: 'tag' }];
-	};
-	return [
-		strand('line', LINE_MM, [...upper, ...lower, [-4, -leg, 0]], { start: 'standing', end: 'tag' }),
-		...mono(0, first),
-		...mono(second0, second)
-	];
-}
-
-export const OWN_LOOP: Knot = {
-	slug: 'own-loop',
-	name: 'A loop of your own',
-	joins:
-		"A loop at the line's end where there is none: the line folded back under two nail knots of 12 lb mono.",
-	wraps: { noun: 'wraps', least: 5, most: 9, usual: 6 },
-	stages: staged(ownLoop, [
-		{
-			title: 'Fold the line',
-			instruction: 'Fold the end of the line back on itself, 2 in, leaving a loop as wide as a fingertip.',
-			mistake: 'A loop so small that the fold is bent sharp: the coating cracks there.',
-			looks: 'Two strands of line side by side, the loop at the end.',
-			pose: { first: -1, second: -1, gap: 0.5, tag: 5, apart: 4 }
-		},
-		{
-			title: 'Wraps over both',
-			instruction: 'A nail knot of 12 lb mono over both strands, near the cut end: 6 or 7 wraps over a tube.',
-			mistake: 'Over one strand only: the fold pulls straight out.',
-			looks: 'Both strands inside every wrap.',
-			pose: { first: 2, second: -1, gap: 0.5, tag: 5, apart: 4 },
-			jumps: true
-		},
-		{
-			title: 'Through, and draw up',
-			instruction: 'Bring its end back under the wraps, moisten, and draw it up until it bites.',
-			mistake: 'Drawn up over wraps that cross: it cuts the coating in one place.',
-			looks: 'A narrow band, sunk a little into the coating.',
-			pose: { first: 3, second: -1, gap: 0.2, tag: 3, apart: 4 }
-		},
-		{
-			title: 'A second beside it',
-			instruction: "The same again, nearer the loop, a knot's width from the first.",
-			mistake: 'One knot alone: with 9 or 10 wraps it may do, two never let go.',
-			looks: 'Two bands side by side.',
-			pose: { first: 3, second: 3, gap: 0.2, tag: 3, apart: 4 },
-			jumps: true
-		},
-		{
-			title: 'Trim and seal',
-			instruction:
-				'Trim all tags. Cap the cut end of the line, and both knots, with UV resin or flexible glue.',
-			mistake: 'The cut end left open: water wicks into the core, and the tip sinks.',
-			looks: 'Smooth to the fingernail from both sides; the loop stands open.',
-			cautions: ['blades', 'adhesive'],
-			pose: { first: 3, second: 3, gap: 0.1, tag: 0.4, apart: 2.6 }
-		}
-	])
 };

@@ -1,8 +1,10 @@
-import type { Vec3 } from './curve';
+import { smooth, type Vec3 } from './curve';
+import { hold, pullLeftDown, pullRight } from './hands';
 import { staged, type Knot, type Pose } from './knot';
 import { coilWay } from './shapes';
 import { strand, type KnotStrand, type KnotStrandRole } from './strand';
-import { drawnTo, extended, knotPath } from './path';
+import { drawnTo, extended, knotPath, type KnotPath } from './path';
+import { LOOSE, tightened, type TightCurves, type Tightness } from './tight';
 
 /** What is hollow is drawn cut open: two thin walls, and in between what is inside. */
 const walls = (
@@ -39,45 +41,67 @@ const flyLine = (core: number, far = -46): KnotStrand[] => [
 ];
 
 /** `end`: in the bore 0, out of the side 1, laid along 2, a wrap 3, all wraps 4, through 5. `needle`: how far it is in, mm. */
-type InLine = Pose<'end' | 'gap' | 'tag' | 'needle'>;
+type InLine = Pose<'end' | 'needle' | keyof Tightness>;
 const OUT_AT = -9;
 const NEEDLE_RADIUS = 0.55;
 
-function needleNail({ end, gap, tag, needle }: InLine, turns: number): KnotStrand[] {
-	const turned = coilWay({
-		x: 0,
-		core: BORE + COATING + 0.2,
-		radius: LEADER,
-		standing: 4,
-		turns,
-		gap,
-		tag
+const GAP = 0.6;
+const WHOLE = BORE + COATING;
+
+/** The strand outside of the line, its coil further up, behind where it comes out of the side; and how far it reaches there. */
+function outside(turns: number): { way: KnotPath; left: number } {
+	const turned = coilWay({ x: 0, core: WHOLE + 0.2, radius: LEADER, standing: 4, turns, gap: GAP, tag: 8 });
+	const shift = OUT_AT - 6 - turned.control[0]![0];
+	const [, y, z] = turned.control[0]!;
+	const onLine = (WHOLE + LEADER + 0.1) / Math.hypot(y, z);
+	const out: Vec3 = [OUT_AT - 3.2, onLine * y, onLine * z];
+	const way = extended([out], {
+		control: turned.control.map(([x, ...rest]): Vec3 => [x + shift, ...rest]),
+		marks: turned.marks
 	});
-	// The coil lies further up the line, behind where the leader comes out of its side.
-	const [first] = turned.control as [Vec3];
-	const shift = OUT_AT - 3.4 - first[0];
-	const control = turned.control.map(([x, y, z]): Vec3 => [x + shift, y, z]);
-	const [, y, z] = control[0]!;
+	return { way, left: Math.min(...way.control.map(([x]) => x)) - 9 };
+}
+
+/**
+ * What is tied, as it is before it is drawn up: the line whole, and the leader as if it went on along the line from
+ * where it comes out of the side, so that it can be pulled against its end.
+ */
+const tiedOutside = (turns: number): KnotStrand[] => {
+	const { way, left } = outside(turns);
+	const [out] = way.control as [Vec3];
+	const along = [20, 14, 8, 4].map((mm): Vec3 => [out[0] + mm, out[1], out[2]]);
+	return [
+		strand('line', WHOLE, [[left, 0, 0], [24, 0, 0]], { start: 'standing', end: 'object' }), // prettier-ignore
+		part('leader', LEADER, drawnTo(extended(along, way), 3))
+	];
+};
+
+function needleNail(
+	{ end, needle, ...tightness }: InLine,
+	turns: number,
+	curves: TightCurves | undefined
+): KnotStrand[] {
+	const { way, left } = outside(turns);
+	const [out] = way.control as [Vec3];
 	const inside: Vec3[] = [
 		[18, 0, 0],
 		[1, 0, 0],
-		[OUT_AT + 2.4, 0, 0]
-	];
-	const side: Vec3[] = [
+		[OUT_AT + 2.4, 0, 0],
 		[OUT_AT + 1.2, 0, 0.5],
-		[OUT_AT, 0.15 * y, 1.7],
-		[OUT_AT - 1.2, 0.5 * y, 0.75 * z + 1.4]
+		[OUT_AT, 0.15 * out[1], 1.7],
+		[OUT_AT - 1.4, 0.45 * out[1], 2.7]
 	];
-	const way = extended(inside, {
-		control: [...side, ...control],
-		marks: [2, ...turned.marks.map((m) => m + 3)]
-	});
-	const whole = { control: way.control, marks: [2, ...way.marks] };
-	const core = OUT_AT - 3.2;
-	const left = Math.min(...control.map(([x]) => x)) - 9;
+	const whole = { control: [...inside, ...way.control], marks: [2, 6, ...way.marks.map((m) => m + 6)] };
+	const leader = (): readonly Vec3[] => {
+		if (tightness.tight === 0) return drawnTo(whole, end);
+		const [, coil] = tightened(tiedOutside(turns), curves, tightness) as [KnotStrand, KnotStrand];
+		const outer = coil.points.filter(([x]) => x < OUT_AT - 3.2);
+		const [x, y, z] = outer[0]!;
+		return [...smooth([...inside, [x, y, z]]).slice(0, -1), ...outer];
+	};
 	return [
-		...flyLine(core, left),
-		...(end > -1 ? [part('leader', LEADER, drawnTo(whole, end))] : []),
+		...flyLine(OUT_AT - 3.2, left),
+		...(end > -1 ? [part('leader', LEADER, leader())] : []),
 		...(needle > 0
 			? [
 					strand(
@@ -102,6 +126,15 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 	joins:
 		"Leader to line, out of the middle of the line's end: the smoothest through the guides. The line is drawn cut open.",
 	wraps: { noun: 'wraps', least: 5, most: 8, usual: 6 },
+	tightening: {
+		curves: 'needle-nail-knot',
+		loose: tiedOutside,
+		still: [0],
+		movements: () => [
+			{ grips: [pullRight(1, 0), pullLeftDown(1, 1)], friction: 0.1 },
+			{ grips: [hold(1, 0), pullLeftDown(1, 1)], friction: 0.1 }
+		]
+	},
 	stages: staged(needleNail, [
 		{
 			title: 'Needle up the core',
@@ -110,7 +143,7 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 			mistake: 'Straight out through the coating near the end: it tears.',
 			looks: 'The needle in the middle of the end, its point out of the side.',
 			cautions: ['needle'],
-			pose: { end: -1, gap: 0.6, tag: 8, needle: 13 }
+			pose: { end: -1, needle: 13, ...LOOSE }
 		},
 		{
 			title: 'Leader through',
@@ -119,7 +152,7 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 			mistake: 'A blunt butt: it folds in the core.',
 			looks: 'A foot of butt stands out of the side of the line.',
 			cautions: ['blades'],
-			pose: { end: 1, gap: 0.6, tag: 8, needle: 0 },
+			pose: { end: 1, needle: 0, ...LOOSE },
 			jumps: true
 		},
 		{
@@ -127,21 +160,21 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 			instruction: 'Lay the butt along the line toward the reel, a tube or needle beside it.',
 			mistake: 'Laid toward the tip: the wraps then run over the hole.',
 			looks: 'The butt runs up the line, away from its end.',
-			pose: { end: 2, gap: 0.6, tag: 8, needle: 0 }
+			pose: { end: 2, needle: 0, ...LOOSE }
 		},
 		{
 			title: 'Wrap',
 			instruction: 'Turn it back and wrap toward the hole, each wrap against the one before.',
 			mistake: 'Wrapping over the hole: the leader then leaves at an angle.',
 			looks: 'Even wraps that end just short of where the leader comes out.',
-			pose: { end: 4, gap: 0.6, tag: 8, needle: 0 }
+			pose: { end: 4, needle: 0, ...LOOSE }
 		},
 		{
 			title: 'Through',
 			instruction: 'Pass the end back under all wraps, and take the tube out.',
 			mistake: 'The wraps spring apart: keep the thumb on them.',
 			looks: 'The end comes out where the wraps began.',
-			pose: { end: 5, gap: 0.6, tag: 8, needle: 0 }
+			pose: { end: 5, needle: 0, ...LOOSE }
 		},
 		{
 			title: 'Draw up and trim',
@@ -150,7 +183,7 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 			mistake: 'Pulled by the leader alone before the wraps have closed: it cuts along the coating.',
 			looks: 'The leader leaves the line from its middle, in one line with it.',
 			cautions: ['blades', 'adhesive'],
-			pose: { end: 5, gap: 0.25, tag: 2, needle: 0 }
+			pose: { end: 5, needle: 0, tight: 2, trim: 1 }
 		}
 	])
 };
@@ -223,7 +256,7 @@ function crimp({ end, pressed, tube, shrunk, reach }: Crimped): KnotStrand[] {
 		[[13, y + 1, 0], [10 + 0.55 * reach, y + 2.6, 0], [10 + 0.9 * reach, y + 1.6, 0], [10 + reach, 0, 0], [10 + 0.9 * reach, -y - 1.6, 0], [10 + 0.55 * reach, -y - 2.6, 0], [13, -y - 1, 0]], // prettier-ignore
 		[[10, -y, 0], [4, -y, 0], [-1.6, -y, 0], [-2.6, -y, 0]] // prettier-ignore
 	);
-	const sleeve = walls('arbor', 0.4, 2.15, [0, 1.2, 2.6, 4, 5.4, 6.8, 8], 0.18 * pressed);
+	const sleeve = walls('sleeve', 0.4, 2.15, [0, 1.2, 2.6, 4, 5.4, 6.8, 8], 0.18 * pressed);
 	const from = tube - 7;
 	return [
 		part('leader', WIRE, drawnTo(wire, end)),

@@ -1,30 +1,25 @@
 import { add, norm, scale, smooth, sub, type Vec3 } from './curve';
-import { staged, type Knot, type Pose } from './knot';
+import { hold, pullLeft, pullLeftDown, pullRight, pullRightUp } from './hands';
+import { staged, withTightening, type Knot, type Pose } from './knot';
+import { LOOSE } from './tight';
+import type { Movement } from './hands';
 import { beside, overhandWay, type OverhandSize } from './shapes';
 import type { EndKind, KnotStrand, KnotStrandRole } from './strand';
 import { drawnTo, type KnotPath } from './path';
 
-/** `end`: a loop 0, once through 1, out 2. `snug`: from loose 0 to drawn up 1. */
-type Overhand = Pose<'end' | 'snug'>;
+/** `end`: a loop 0, once through 1, out 2. */
+type Overhand = Pose<'end'>;
 
-const mixed = (loose: OverhandSize, snug: OverhandSize, share: number): OverhandSize => ({
-	spread: loose.spread + share * (snug.spread - loose.spread),
-	loop: loose.loop + share * (snug.loop - loose.loop),
-	pitch: loose.pitch + share * (snug.pitch - loose.pitch),
-	lead: loose.lead + share * (snug.lead - loose.lead)
-});
+const SINGLE: OverhandSize = { spread: 2.6, loop: 12, pitch: 5.6, lead: 10 };
 
-const LOOSE: OverhandSize = { spread: 2.6, loop: 12, pitch: 5.6, lead: 10 };
-const SNUG: OverhandSize = { spread: 1.8, loop: 3.8, pitch: 3.8, lead: 11 };
-
-const single = ({ end, snug }: Overhand, passes: number): KnotStrand[] => [
+const single = ({ end }: Overhand, passes: number): KnotStrand[] => [
 	{
 		role: 'backing',
 		radiusMm: 1,
 		closed: false,
 		start: 'standing',
 		end: 'tag',
-		points: drawnTo(overhandWay(passes, mixed(LOOSE, SNUG, snug), end), end)
+		points: drawnTo(overhandWay(passes, SINGLE, end), end)
 	}
 ];
 
@@ -33,27 +28,32 @@ export const STOPPER: Knot = {
 	name: 'Overhand, single and doubled',
 	joins: 'A stopper in an end, so that it cannot slip through.',
 	wraps: { noun: 'passes', least: 1, most: 3, usual: 1 },
-	stages: staged(single, [
+	tightening: {
+		curves: 'overhand-stopper',
+		loose: (passes) => single({ end: 2 }, passes),
+		movements: () => [{ grips: [pullLeft(0, 0), pullRight(0, 1)] }]
+	},
+	stages: staged(withTightening(single), [
 		{
 			title: 'A loop',
 			instruction: 'Lay the end back over the standing part, so that it makes a loop.',
 			mistake: 'The end goes behind instead of over: then the next pass takes it out again.',
 			looks: 'One crossing, the end on its own side of the loop.',
-			pose: { end: 0, snug: 0 }
+			pose: { end: 0, ...LOOSE }
 		},
 		{
 			title: 'Through',
 			instruction: 'Pass the end through the loop from behind; once more for the doubled one.',
 			mistake: 'Twisting the loop instead of passing the end through it.',
 			looks: 'The end comes out on the far side of where it went in.',
-			pose: { end: 2, snug: 0 }
+			pose: { end: 2, ...LOOSE }
 		},
 		{
 			title: 'Down to where it stops',
 			instruction: 'Slide it close, moisten, and pull end and standing part apart.',
 			mistake: 'Pulled dry it bites before it has closed.',
 			looks: 'The turns lie beside each other without a gap.',
-			pose: { end: 2, snug: 0.67 }
+			pose: { end: 2, tight: 0.67, trim: 0 }
 		},
 		{
 			title: 'Snug',
@@ -61,7 +61,7 @@ export const STOPPER: Knot = {
 			mistake: 'Trimmed flush, it creeps back through itself.',
 			looks: 'A small bead that a fingernail does not open.',
 			cautions: ['blades'],
-			pose: { end: 2, snug: 1 }
+			pose: { end: 2, tight: 1, trim: 1 }
 		}
 	])
 };
@@ -70,6 +70,12 @@ export const STOPPER: Knot = {
 const PAIR_MM = 1.15;
 const DOUBLED: OverhandSize = { spread: 4.6, pitch: 8, loop: 15, lead: 12 };
 const DOUBLED_SNUG: OverhandSize = { spread: 3.4, pitch: 6.2, loop: 8, lead: 13 };
+const mixed = (loose: OverhandSize, snug: OverhandSize, share: number): OverhandSize => ({
+	spread: loose.spread + share * (snug.spread - loose.spread),
+	loop: loose.loop + share * (snug.loop - loose.loop),
+	pitch: loose.pitch + share * (snug.pitch - loose.pitch),
+	lead: loose.lead + share * (snug.lead - loose.lead)
+});
 
 /**
  * Both strands along a path, turned into one another at its end: the fold, drawn as a loop that reaches so far ahead
@@ -92,7 +98,7 @@ function folded(path: readonly Vec3[], reach: number): Vec3[] {
 const SHORT_MM = 1.3;
 
 /** `reach`: how far the loop reaches when it is out. */
-type Looped = Pose<'end' | 'snug' | 'reach'>;
+type Looped = Pose<'end' | 'reach'>;
 
 const doubled = (points: readonly Vec3[]): KnotStrand[] => [
 	{ role: 'backing', radiusMm: 1, closed: false, start: 'standing', end: 'tag', points }
@@ -102,13 +108,14 @@ const doubled = (points: readonly Vec3[]): KnotStrand[] => [
 const opened = (end: number, last: number, reach: number): number =>
 	SHORT_MM + (reach - SHORT_MM) * Math.min(Math.max((end - last + 0.25) / 0.25, 0), 1);
 
-const surgeons = ({ end, snug, reach }: Looped, passes: number): KnotStrand[] =>
-	doubled(
-		folded(drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end), opened(end, 2, reach))
-	);
+const surgeons = ({ end, reach }: Looped, passes: number): KnotStrand[] =>
+	doubled(folded(drawnTo(overhandWay(passes, DOUBLED, end), end), opened(end, 2, reach)));
+
+/** `snug`: from loose 0 to drawn up 1. */
+type TwoLooped = Pose<'end' | 'snug' | 'reach'>;
 
 /** One overhand after another on the same two strands. `end`: 2 is out of the first, 5 out of the second. */
-const twoInARow = ({ end, snug, reach }: Looped, passes: number): KnotStrand[] => {
+const twoInARow = ({ end, snug, reach }: TwoLooped, passes: number): KnotStrand[] => {
 	const size = mixed(DOUBLED, DOUBLED_SNUG, snug);
 	const first = overhandWay(passes, size, end);
 	const [from, to] = [first.control.at(-1)!, first.control[0]!];
@@ -123,6 +130,20 @@ const twoInARow = ({ end, snug, reach }: Looped, passes: number): KnotStrand[] =
 	return doubled(folded(drawnTo(both, end), opened(end, 5, reach)));
 };
 
+/** The loop, over a finger, against both ends together; then each end alone. */
+function fourStrands(loose: readonly KnotStrand[]): Movement[] {
+	const points = loose[0]!.points;
+	const tip = points.reduce((far, p) => (p[0] > far[0] ? p : far));
+	const peg = { x: tip[0] - 1.02 - FINGER_MM, y: tip[1], radiusMm: FINGER_MM };
+	return [
+		{ grips: [pullLeft(0, 0), pullLeftDown(0, 1)], peg },
+		{ grips: [pullLeft(0, 0), hold(0, 1)], peg },
+		{ grips: [hold(0, 0), pullLeftDown(0, 1)], peg }
+	];
+}
+/** As thick as fits the fold, mm of the drawing. */
+const FINGER_MM = 1.4;
+
 const FOLD = {
 	title: 'Fold it, and make a loop',
 	instruction:
@@ -136,28 +157,33 @@ export const SURGEONS_LOOP: Knot = {
 	name: "Surgeon's loop, double and triple",
 	joins: 'A loop in backing or leader: double in 30 lb, triple in 20 lb.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: staged(surgeons, [
-		{ ...FOLD, pose: { end: 0, snug: 0, reach: 16 } },
+	tightening: {
+		curves: 'surgeons-loop',
+		loose: (passes) => surgeons({ end: 2, reach: 16 }, passes),
+		movements: fourStrands
+	},
+	stages: staged(withTightening(surgeons), [
+		{ ...FOLD, pose: { end: 0, reach: 16, ...LOOSE } },
 		{
 			title: 'Through once',
 			instruction: 'Pass the fold through the loop.',
 			mistake: 'The two strands cross each other on the way: keep them side by side.',
 			looks: 'An overhand knot, tied with both strands at once.',
-			pose: { end: 1, snug: 0, reach: 16 }
+			pose: { end: 1, reach: 16, ...LOOSE }
 		},
 		{
 			title: 'Again',
 			instruction: 'Pass the fold through the same loop again: twice in all, three times in thin backing.',
 			mistake: 'Through once only: that is a plain overhand loop, and it slips.',
 			looks: 'Two turns round the loop, or three, side by side.',
-			pose: { end: 2, snug: 0, reach: 16 }
+			pose: { end: 2, reach: 16, ...LOOSE }
 		},
 		{
 			title: 'Draw it up',
 			instruction: 'Moisten. Pull the loop against both other ends together, a little at a time.',
 			mistake: 'Pulling on one strand only: the knot rolls and one strand cuts the other.',
 			looks: 'All strands tighten together and lie flat.',
-			pose: { end: 2, snug: 0.55, reach: 18 }
+			pose: { end: 2, reach: 16, tight: 0.67, trim: 0 }
 		},
 		{
 			title: 'Snug and trimmed',
@@ -165,7 +191,7 @@ export const SURGEONS_LOOP: Knot = {
 			mistake: 'A strand left slack inside takes no load.',
 			looks: 'A compact knot; a loop of 8–10 in that stays open.',
 			cautions: ['blades'],
-			pose: { end: 2, snug: 1, reach: 20 }
+			pose: { end: 2, reach: 16, tight: 3, trim: 1 }
 		}
 	])
 };
@@ -180,28 +206,28 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 			...FOLD,
 			instruction:
 				'Fold 30 in of the end back on itself, and lay both strands over themselves in a loop, far back in the fold.',
-			pose: { end: 0, snug: 0, reach: 16 }
+			pose: { end: 0, reach: 16, snug: 0 }
 		},
 		{
 			title: 'The first knot',
 			instruction: 'Pass the fold through the loop twice, three times in thin backing.',
 			mistake: 'Tied near the fold: then there is no room for the second.',
 			looks: "A surgeon's knot, the fold still long.",
-			pose: { end: 2, snug: 0, reach: 16 }
+			pose: { end: 2, reach: 16, snug: 0 }
 		},
 		{
 			title: 'A loop again',
 			instruction: 'Three or four inches nearer the fold, lay both strands over themselves once more.',
 			mistake: 'The two strands twisted between the knots: they then pull unevenly.',
 			looks: 'Both strands run side by side from the first knot to the second.',
-			pose: { end: 3, snug: 0, reach: 16 }
+			pose: { end: 3, reach: 16, snug: 0 }
 		},
 		{
 			title: 'The second knot',
 			instruction: 'Pass the fold through as often as before.',
 			mistake: 'Fewer passes than in the first: the weaker one slips.',
 			looks: 'Two knots alike.',
-			pose: { end: 5, snug: 0, reach: 16 }
+			pose: { end: 5, reach: 16, snug: 0 }
 		},
 		{
 			title: 'Draw both up and trim',
@@ -209,14 +235,14 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 			mistake: 'The strand between them left slack: one strand then carries all.',
 			looks: 'Two small knots, the loop standing straight beyond them.',
 			cautions: ['blades'],
-			pose: { end: 5, snug: 1, reach: 20 }
+			pose: { end: 5, reach: 20, snug: 1 }
 		}
 	])
 };
 
 /** Two strands that run along one path, each standing at its own side. */
-function joined({ end, snug }: Overhand, passes: number): KnotStrand[] {
-	const path = drawnTo(overhandWay(passes, mixed(DOUBLED, DOUBLED_SNUG, snug), end), end);
+function joined({ end }: Overhand, passes: number): KnotStrand[] {
+	const path = drawnTo(overhandWay(passes, DOUBLED, end), end);
 	const one = (role: KnotStrandRole, by: number, from: EndKind, to: EndKind): KnotStrand => ({
 		role,
 		radiusMm: 1,
@@ -233,28 +259,37 @@ export const SURGEONS_JOIN: Knot = {
 	name: "Surgeon's join",
 	joins: 'Leader to tippet, of rather different thickness.',
 	wraps: { noun: 'passes', least: 2, most: 3, usual: 2 },
-	stages: staged(joined, [
+	tightening: {
+		curves: 'surgeons-join',
+		loose: (passes) => joined({ end: 2 }, passes),
+		movements: () => [
+			{ grips: [pullLeft(0, 0), pullRightUp(0, 1), pullLeftDown(1, 0), pullRight(1, 1)] },
+			{ grips: [pullLeft(0, 0), pullRightUp(0, 1), hold(1, 0), hold(1, 1)] },
+			{ grips: [hold(0, 0), hold(0, 1), pullLeftDown(1, 0), pullRight(1, 1)] }
+		]
+	},
+	stages: staged(withTightening(joined), [
 		{
 			title: 'Side by side, and a loop',
 			instruction:
 				'Lay the two ends side by side, pointing opposite ways, 6 in of overlap, and make a loop of both together.',
 			mistake: 'Both pointing the same way: then nothing is joined.',
 			looks: 'Two strands parallel, an end at either side.',
-			pose: { end: 0, snug: 0 }
+			pose: { end: 0, ...LOOSE }
 		},
 		{
 			title: 'Through once',
 			instruction: 'Pass the leader end and the whole tippet through the loop.',
 			mistake: 'Passing one of the two only.',
 			looks: 'An overhand knot, tied with both at once.',
-			pose: { end: 1, snug: 0 }
+			pose: { end: 1, ...LOOSE }
 		},
 		{
 			title: 'Again',
 			instruction: 'Pass both through the same loop again; a third time in slick or thin material.',
 			mistake: 'The strands cross: keep them side by side.',
 			looks: 'Two turns, or three, beside each other.',
-			pose: { end: 2, snug: 0 }
+			pose: { end: 2, ...LOOSE }
 		},
 		{
 			title: 'Drawn up',
@@ -262,7 +297,7 @@ export const SURGEONS_JOIN: Knot = {
 			mistake: 'Pulling only the long ones: the short ones slip in.',
 			looks: 'A small figure of eight; both strands bend the same way.',
 			cautions: ['blades'],
-			pose: { end: 2, snug: 1 }
+			pose: { end: 2, tight: 3, trim: 1 }
 		}
 	])
 };

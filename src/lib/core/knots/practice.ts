@@ -1,6 +1,6 @@
 import { seededRandom } from '../numeric/random';
 import { flaws } from './flaws';
-import type { Knot } from './knot';
+import type { DrawnKnot, Knot } from './knot';
 import type { KnotStrand } from './strand';
 
 /** A picture to choose from: how a knot lies. */
@@ -59,7 +59,7 @@ function chance(seed: number): Chance {
 
 const STRAIGHT = { yaw: 0, pitch: 0 };
 
-function nextStage({ stages }: Knot, wraps: number, { below, shuffled }: Chance): Exercise {
+function nextStage({ stages }: DrawnKnot, wraps: number, { below, shuffled }: Chance): Exercise {
 	const stage = below(stages.length - 1);
 	const others = stages.map((_, i) => i).filter((i) => i !== stage && i !== stage + 1);
 	const shown = shuffled([stage + 1, ...shuffled(others).slice(0, 3)]);
@@ -71,7 +71,7 @@ function nextStage({ stages }: Knot, wraps: number, { below, shuffled }: Chance)
 	};
 }
 
-function inOrder({ stages }: Knot, { shuffled }: Chance): Exercise {
+function inOrder({ stages }: DrawnKnot, { shuffled }: Chance): Exercise {
 	const order = stages.map((_, i) => i);
 	const laidOut = shuffled(order);
 	// Chance may lay them out in order: then there is nothing to do.
@@ -80,11 +80,12 @@ function inOrder({ stages }: Knot, { shuffled }: Chance): Exercise {
 
 /** One of three with a crossing the wrong way. None where no crossing makes another knot of it. */
 function whichIsWrong(
-	{ stages }: Knot,
+	{ stages }: DrawnKnot,
 	wraps: number,
 	{ below, shuffled, turned }: Chance
 ): Exercise | undefined {
-	const late = stages.map((_, i) => i).slice(Math.floor(stages.length / 2));
+	// In a tight knot nobody can tell one crossing from the next.
+	const late = stages.flatMap(({ tight }, i) => (tight ? [] : [i])).slice(-3);
 	for (const stage of shuffled(late)) {
 		const strands = stages[stage]!.strands(wraps);
 		const wrong = flaws(strands);
@@ -101,13 +102,14 @@ function whichIsWrong(
 }
 
 /** As many wraps as it is practised with: as usual, but few enough to be read in a small picture. */
-export const practiceWraps = ({ wraps }: Knot): number => Math.max(wraps.least, Math.min(wraps.usual, 5));
+export const practiceWraps = ({ wraps }: Pick<Knot, 'wraps'>): number =>
+	Math.max(wraps.least, Math.min(wraps.usual, 5));
 
 /**
  * What there is to practise of a knot, one of each kind, the same for the same seed: which stage comes next, put them
  * in order, which is tied wrong (where one flipped crossing makes another knot).
  */
-export function exercisesOf(knot: Knot, seed: number): Exercise[] {
+export function exercisesOf(knot: DrawnKnot, seed: number): Exercise[] {
 	const luck = chance(seed);
 	const wraps = practiceWraps(knot);
 	const wrong = whichIsWrong(knot, wraps, luck);

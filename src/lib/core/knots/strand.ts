@@ -2,7 +2,7 @@ import type { Role } from '../fit/stack';
 import { smooth, type Vec3 } from './curve';
 
 /** What a strand is; it gives its colour and texture. A tool or a spool is an object, not a strand that is tied. */
-export type KnotStrandRole = Role | 'tippet' | 'tool' | 'arbor';
+export type KnotStrandRole = Role | 'tippet' | 'tool' | 'arbor' | 'sleeve';
 /** Where an end goes: on to the reel or the fish, cut off, into a loop that goes on, or nowhere (an object's). */
 export type EndKind = 'standing' | 'tag' | 'loop' | 'object';
 

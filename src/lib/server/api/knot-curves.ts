@@ -1,4 +1,4 @@
-import { findKnot, KNOTS, wrapsOf, type Knot } from '$lib/core';
+import { drawKnot, findKnot, KNOTS, wrapsOf, type Knot } from '$lib/core';
 import { z } from 'zod';
 
 const Ends = z.enum(['standing', 'tag', 'loop', 'object']);
@@ -54,10 +54,10 @@ const whole = (text: string | null): number | undefined | 'bad' =>
 export type KnotAsked =
 	| { kind: 'ok'; curves: z.infer<typeof KnotCurves> }
 	| { kind: 'none' }
-	| { kind: 'bad'; field: 'stage' | 'wraps'; message: string };
+	| { kind: 'bad'; field: 'stage' | 'wraps' | 'mirrored'; message: string };
 
-/** The curves of a stage, as asked for in an address. The last stage and the usual wraps where nothing is said. */
-export function knotCurves(slug: string, query: URLSearchParams): KnotAsked {
+/** The curves of a stage, as asked for in an address, for the left hand where that is asked for. The last stage and the usual wraps where nothing is said. */
+export async function knotCurves(slug: string, query: URLSearchParams): Promise<KnotAsked> {
 	const knot = findKnot(slug);
 	if (!knot) return { kind: 'none' };
 	const count = knot.stages.length;
@@ -69,9 +69,14 @@ export function knotCurves(slug: string, query: URLSearchParams): KnotAsked {
 	if (asked === 'bad' || (asked !== undefined && asked !== wrapsOf(knot, asked)))
 		return { kind: 'bad', field: 'wraps', message: `This knot takes ${least} to ${most} ${noun}.` };
 	const wraps = wrapsOf(knot, asked);
-	const strands = knot.stages[stage - 1]!.strands(wraps).map(({ points, ...strand }) => ({
+	const mirrored = query.get('mirrored') ?? 'false';
+	if (mirrored !== 'true' && mirrored !== 'false')
+		return { kind: 'bad', field: 'mirrored', message: 'Give true or false.' };
+	const side = mirrored === 'true' ? -1 : 1;
+	const { stages } = await drawKnot(knot);
+	const strands = stages[stage - 1]!.strands(wraps).map(({ points, ...strand }) => ({
 		...strand,
-		points: points.map(([x, y, z]): [number, number, number] => [tidy(x), tidy(y), tidy(z)])
+		points: points.map(([x, y, z]): [number, number, number] => [tidy(side * x), tidy(y), tidy(z)])
 	}));
 	return { kind: 'ok', curves: { slug, stage, wraps, strands } };
 }

@@ -1,19 +1,15 @@
 <script lang="ts">
-	import { findDescribed, findKnot, KNOT_TAKES_MM, type KnotSlug } from '$lib/core';
-	import { showRetrieve } from '$lib/wording/units';
+	import { findDescribed, type KnotSlug } from '$lib/core';
+	import { showTakes } from '$lib/wording/knots';
 	import KnotView from '$lib/ui/features/knots/KnotView.svelte';
 	import { usePreferences } from '$lib/ui/state/preferences.svelte';
 
 	let { data } = $props();
 	const preferences = usePreferences();
-	const knot = $derived(findKnot(data.slug));
+	const knot = $derived(data.knot);
 	const described = $derived(findDescribed(data.slug));
 	const head = $derived((knot ?? described)!);
-	const takes = $derived(
-		Object.entries(KNOT_TAKES_MM[data.slug as KnotSlug])
-			.map(([from, mm]) => `${showRetrieve(mm, preferences.units)} of ${from}`)
-			.join(', ')
-	);
+	const takes = $derived(showTakes(data.slug as KnotSlug, preferences.units));
 </script>
 
 <svelte:head><title>{head.name} · Knots · Wendle</title></svelte:head>

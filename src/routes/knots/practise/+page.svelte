@@ -1,10 +1,9 @@
 <script lang="ts">
-	import { findKnot } from '$lib/core';
 	import Due from '$lib/ui/features/knots/Due.svelte';
 	import Trainer from '$lib/ui/features/knots/Trainer.svelte';
 
 	let { data } = $props();
-	const knot = $derived(data.slug === undefined ? undefined : findKnot(data.slug));
+	const knot = $derived(data.knot);
 </script>
 
 <svelte:head><title>Practise · Knots · Wendle</title></svelte:head>

@@ -22,7 +22,8 @@
 		...ROLE_COLOURS,
 		tippet: 'var(--tip)',
 		tool: 'var(--hair)',
-		arbor: 'var(--hair)'
+		arbor: 'var(--hair)',
+		sleeve: 'var(--hair)'
 	};
 	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
 	const TEXTURES: Partial<Record<KnotStrandRole, string>> = {
@@ -32,6 +33,7 @@
 		tippet: '2.4 1.2',
 		tip: '2.4 1.2'
 	};
+	const OBJECTS: ReadonlySet<KnotStrandRole> = new Set(['tool', 'arbor', 'sleeve']);
 	/** Paper beside what passes over, mm; the outline, mm, less on what is thin itself. */
 	const GAP = 0.34;
 	const OUTLINE = 0.22;
@@ -57,7 +59,7 @@
 					stroke-dasharray={TEXTURES[role]}
 					stroke-dashoffset={from}
 				/>
-			{:else if role !== 'tool' && role !== 'arbor'}
+			{:else if !OBJECTS.has(role)}
 				<path
 					d={path}
 					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 45%)"

@@ -1,4 +1,4 @@
-import { KNOTS, wrapsOf, type KnotStrand } from '$lib/core';
+import { drawKnot, KNOTS, wrapsOf, type KnotStrand } from '$lib/core';
 import { render } from 'svelte/server';
 import { describe, expect, it } from 'vitest';
 import KnotDiagram from './KnotDiagram.svelte';
@@ -33,26 +33,31 @@ function meeting(a: Point, b: Point, c: Point, d: Point): Point | undefined {
 	return s >= 0 && s <= 1 && t >= 0 && t <= 1 ? [a[0] + s * dx, a[1] + s * dy] : undefined;
 }
 
-/** Near a place in the picture: what is painted there, the topmost first. */
+/** Nearest to a place in the picture: which two pieces cross there, the one on top first. */
 function readAt(
 	pieces: readonly Painted[],
 	x: number,
 	y: number
 ): { top: number; below: number } | undefined {
+	// Only what passes by there can cross there.
 	const NEAR = 0.02;
-	for (let j = pieces.length - 1; j > 0; j--)
-		for (let i = j - 1; i >= 0; i--)
-			for (let p = 1; p < pieces[j]!.points.length; p++)
-				for (let q = 1; q < pieces[i]!.points.length; q++) {
-					const [b, d] = [pieces[j]!, pieces[i]!];
-					const [b0, b1, d0, d1] = [b.points[p - 1]!, b.points[p]!, d.points[q - 1]!, d.points[q]!];
-					if (Math.min(Math.abs(b0[0] - x), Math.abs(d0[0] - x)) > 6) continue;
-					const at = meeting(b0, b1, d0, d1);
-					if (at && Math.hypot(at[0] - x, at[1] - y) < NEAR) return { top: j, below: i };
-				}
-	return undefined;
+	const by = (p: Point, q: Point): boolean =>
+		[x, y].every((at, d) => Math.min(p[d]!, q[d]!) <= at + NEAR && Math.max(p[d]!, q[d]!) >= at - NEAR);
+	const passing = pieces.flatMap(({ points }, piece) =>
+		points.slice(1).flatMap((q, i) => (by(points[i]!, q) ? [{ piece, p: points[i]!, q }] : []))
+	);
+	let [nearest, found]: [number, { top: number; below: number } | undefined] = [NEAR, undefined];
+	for (const a of passing)
+		for (const b of passing) {
+			if (a.piece <= b.piece) continue;
+			const at = meeting(a.p, a.q, b.p, b.q);
+			const away = at ? Math.hypot(at[0] - x, at[1] - y) : Infinity;
+			if (away < nearest) [nearest, found] = [away, { top: a.piece, below: b.piece }];
+		}
+	return found;
 }
 
+const DRAWN = await Promise.all(KNOTS.map(drawKnot));
 const show = (strands: readonly KnotStrand[], view: View): string =>
 	render(KnotDiagram, { props: { strands, view, label: 'a knot' } }).body;
 
@@ -63,7 +68,7 @@ describe('a picture, read back', () => {
 		{ ...FRONT, mirrored: true }
 	];
 	it.each(
-		KNOTS.flatMap((knot) =>
+		DRAWN.flatMap((knot) =>
 			knot.stages.map((stage, i) => [`${knot.slug}, stage ${i + 1}`, knot, stage] as const)
 		)
 	)('%s: what is painted on top at each crossing is what lies on top in space', (_, knot, stage) => {
@@ -83,7 +88,7 @@ describe('a picture, read back', () => {
 		}
 	});
 	it('a mirror shows each crossing on the other side, over staying over', () => {
-		const [knot] = KNOTS;
+		const [knot] = DRAWN;
 		const strands = knot!.stages.at(-1)!.strands(knot!.wraps.usual);
 		const [one, other] = [knotDrawing(strands, FRONT), knotDrawing(strands, { ...FRONT, mirrored: true })];
 		const places = (xs: readonly number[]) => xs.map((x) => x.toFixed(6)).sort();
@@ -97,7 +102,7 @@ describe('a picture, read back', () => {
 		expect(Math.hypot(x, y, z)).toBeCloseTo(Math.hypot(3, 4, 5), 12);
 	});
 	it('marks ends as what they are, and an object has none', () => {
-		const nail = KNOTS.find(({ slug }) => slug === 'nail-knot')!;
+		const nail = DRAWN.find(({ slug }) => slug === 'nail-knot')!;
 		const { ends } = knotDrawing(nail.stages[0]!.strands(6), FRONT);
 		expect(ends.map(({ kind }) => kind).sort()).toEqual(['standing', 'standing', 'tag', 'tag']);
 	});

@@ -1,17 +1,15 @@
 <script lang="ts">
-	import { findKnot, recast, wrapsOf, type Recast } from '$lib/core';
+	import { drawKnot, findKnot, recast, wrapsOf, type Recast } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
 	import { Playback } from '../knots/playback.svelte';
 	import { withMeanings } from '$lib/wording/meanings';
 	import Prose from '../../primitives/Prose.svelte';
+	import NoDrawing from '../knots/NoDrawing.svelte';
 	import StageDrawing from '../knots/StageDrawing.svelte';
 
 	/** The knot of a step, stage by stage from its first, in the place where it is tied. */
 	let { slug, wraps, as }: { slug: string; wraps: number; as?: Recast | undefined } = $props();
-	const knot = $derived.by(() => {
-		const found = findKnot(slug);
-		return found && recast(found, as);
-	});
+	const knot = $derived(findKnot(slug));
 	const count = $derived(knot?.stages.length ?? 0);
 	// A step's knots are made anew with the step.
 	// svelte-ignore state_referenced_locally
@@ -27,7 +25,16 @@
 		data-stage={playback.stage + 1}
 	>
 		<div class="h-44">
-			<StageDrawing {knot} wraps={wrapsOf(knot, wraps)} place={playback.place} view={FRONT} />
+			{#await drawKnot(knot) then drawn}
+				<StageDrawing
+					knot={recast(drawn, as)}
+					wraps={wrapsOf(knot, wraps)}
+					place={playback.place}
+					view={FRONT}
+				/>
+			{:catch}
+				<NoDrawing />
+			{/await}
 		</div>
 		<figcaption class="text-[17px]">
 			<span class="flex items-center gap-2">

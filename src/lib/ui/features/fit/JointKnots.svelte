@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { findKnot, jobSteps, recast } from '$lib/core';
+	import { findKnot, jobSteps } from '$lib/core';
 	import { jobOf } from '$lib/bench/job';
 	import { situationQuery } from '$lib/ui/state/knot-question';
 	import { jointSituation } from '$lib/bench/joint-situation';
@@ -36,7 +36,7 @@
 					href="/knots/{slug}?stage={knot.stages.length}&wraps={wraps}"
 					class="group block w-[7.4rem] text-[13.5px]"
 				>
-					<span class="block h-14 bg-paper p-1"><KnotPicture knot={recast(knot, as)} {wraps} /></span>
+					<span class="block h-14 bg-paper p-1"><KnotPicture {knot} {wraps} {as} /></span>
 					<span class="block leading-tight group-hover:underline">{knot.name}</span>
 				</a>
 			{/if}

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { practiceWraps, type Exercise, type Knot } from '$lib/core';
+	import { practiceWraps, type Exercise, type DrawnKnot } from '$lib/core';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { FRONT } from '../../charts/knot/layout';
 
 	/** Stages to put in order, by tapping them one after another; tapping again removes one. */
 	interface Props {
-		knot: Knot;
+		knot: DrawnKnot;
 		exercise: Extract<Exercise, { kind: 'order' }>;
 		answered: (right: boolean) => void;
 	}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { CAUTIONS, wrapsOf, type Knot } from '$lib/core';
+	import { CAUTIONS, wrapsOf, type DrawnKnot } from '$lib/core';
 	import FlipHorizontal from '@lucide/svelte/icons/flip-horizontal-2';
 	import TriangleAlert from '@lucide/svelte/icons/triangle-alert';
 	import Pause from '@lucide/svelte/icons/pause';
@@ -19,7 +19,7 @@
 		knot,
 		wraps: first,
 		stage: from
-	}: { knot: Knot; wraps: number | undefined; stage: number } = $props();
+	}: { knot: DrawnKnot; wraps: number | undefined; stage: number } = $props();
 	// The page is made anew for another knot.
 	// svelte-ignore state_referenced_locally
 	const playback = new Playback(knot.stages.length, from);

@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { practiceWraps, type Exercise, type Knot } from '$lib/core';
+	import { practiceWraps, type Exercise, type DrawnKnot } from '$lib/core';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { FRONT } from '../../charts/knot/layout';
 
 	/** Pictures to pick one from: the stage that comes next, or the one that is tied wrong. */
 	interface Props {
-		knot: Knot;
+		knot: DrawnKnot;
 		exercise: Extract<Exercise, { kind: 'next' | 'wrong' }>;
 		answered: (right: boolean) => void;
 	}

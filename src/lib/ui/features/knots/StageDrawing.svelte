@@ -1,11 +1,11 @@
 <script lang="ts">
-	import { momentOf, type Knot } from '$lib/core';
+	import { momentOf, type DrawnKnot } from '$lib/core';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { boxBetween, boxOf, type View } from '../../charts/knot/layout';
 
 	/** A knot at a place between its stages; the frame goes along from one stage's to the next's. */
 	interface Props {
-		knot: Knot;
+		knot: DrawnKnot;
 		wraps: number;
 		place: number;
 		view: View;

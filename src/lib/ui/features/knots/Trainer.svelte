@@ -2,7 +2,7 @@
 	import { usePreferences } from '../../state/preferences.svelte';
 	import { v4 as uuid } from 'uuid';
 	import { goto } from '$app/navigation';
-	import { dayOf, exercisesOf, type Exercise, type Knot } from '$lib/core';
+	import { dayOf, exercisesOf, type Exercise, type DrawnKnot } from '$lib/core';
 	import { showDay } from '$lib/wording/dates';
 	import { practice } from '../../state/answers';
 	import { send } from '../../state/api';
@@ -10,7 +10,7 @@
 	import PickPicture from './PickPicture.svelte';
 
 	/** A session with one knot: what comes next, in which order, which is wrong; then it is kept, and scheduled. */
-	let { knot, seed }: { knot: Knot; seed: number } = $props();
+	let { knot, seed }: { knot: DrawnKnot; seed: number } = $props();
 	const preferences = usePreferences();
 	// The session is made anew for another knot.
 	// svelte-ignore state_referenced_locally
