@@ -10,28 +10,32 @@ import { root } from './bootstrap.mjs';
 const folder = join(root, 'src/lib/core/knots/tight');
 const named = process.argv.slice(2).filter((word) => !word.startsWith('--'));
 const check = process.argv.includes('--check');
-const { KEPT, curvesOf, finishedOf } = await bundled('tighten', 'knots');
+const { KEPT, filesOf, finishedOf } = await bundled('tighten', 'knots');
 
-const read = (/** @type {string} */ name) => {
+const read = (/** @type {string} */ file) => {
 	try {
-		return readFileSync(join(folder, `${name}.json`), 'utf8');
+		return readFileSync(join(folder, file), 'utf8');
 	} catch {
 		return '';
 	}
 };
 /** @type {string[]} */
 const other = [];
-mkdirSync(folder, { recursive: true });
+mkdirSync(join(folder, 'ways'), { recursive: true });
 for (const knot of KEPT) {
 	const name = knot.tightening.curves;
 	if (named.length > 0 && !named.includes(name)) continue;
 	const from = performance.now();
-	const text = JSON.stringify(curvesOf(knot));
-	console.log(
-		`${name}: ${((performance.now() - from) / 1000).toFixed(0)} s, ${(text.length / 1024).toFixed(0)} kB`
-	);
-	if (!check) writeFileSync(join(folder, `${name}.json`), text);
-	else if (text !== read(name)) other.push(name);
+	const files = Object.entries(filesOf(knot)).map(([file, curves]) => ({
+		file,
+		text: JSON.stringify(curves)
+	}));
+	const sizes = files.map(({ text }) => `${(text.length / 1024).toFixed(0)} kB`).join(' and ');
+	console.log(`${name}: ${((performance.now() - from) / 1000).toFixed(0)} s, ${sizes}`);
+	for (const { file, text } of files) {
+		if (!check) writeFileSync(join(folder, file), text);
+		else if (text !== read(file)) other.push(file);
+	}
 }
 if (check) {
 	console.log(
@@ -42,7 +46,7 @@ if (check) {
 	/** @type {Record<string, unknown>} */
 	const finished = {};
 	for (const knot of KEPT) {
-		const text = read(knot.tightening.curves);
+		const text = read(`${knot.tightening.curves}.json`);
 		if (text) finished[knot.tightening.curves] = finishedOf(JSON.parse(text));
 	}
 	writeFileSync(join(folder, 'finished.json'), JSON.stringify(finished));

@@ -196,8 +196,9 @@ export { KNOT_TAKES_MM, takenMm, type KnotSlug } from './knots/takes';
 export { crossingsOf, type Crossing } from './knots/crossings';
 export type { Vec3 } from './knots/curve';
 export { momentOf, recast, wrapsOf, type DrawnKnot, type Knot, type Recast } from './knots/knot';
-export { drawKnot, findDrawnKnot, finishedKnots } from './knots/kept-curves';
-export type { EndKind, KnotStrand, KnotStrandRole } from './knots/strand';
+export { drawKnot, drawMovingKnot, findDrawnKnot, finishedKnots } from './knots/kept-curves';
+export type { Hand, Laid } from './knots/signs';
+export { STANDS_OUTWARD, type EndKind, type KnotStrand, type KnotStrandRole } from './knots/strand';
 export { NO_TURNS, rangeOf, times as timesTurns, type Turns } from './twist/belief';
 export { loopTest, TWIST_LIMITS, twistVerdict, USUAL_GROWTH, type TwistVerdict } from './twist/ledger';
 export {

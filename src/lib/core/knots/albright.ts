@@ -91,13 +91,18 @@ export const ALBRIGHT: Knot = {
 	slug: 'albright',
 	name: 'Albright',
 	joins: 'Thin to thick: backing to a fly line, without a tool. Some take 4–5 wraps, others 8–12.',
-	wraps: { noun: 'wraps', least: 4, most: 12, usual: 8 },
+	wraps: { noun: 'wraps', least: 4, most: 12, usual: 8, counted: 'Whole turns round all three strands.' },
 	tightening: {
 		curves: 'albright',
 		loose: (wraps) => albright(WOUND, wraps),
-		movements: () => [
-			{ grips: [hold(0, 0), hold(0, 1), pullRight(1, 0), pullRight(1, 1)], friction: 0.3 },
-			{ grips: [pullLeft(0, 0), pullLeft(0, 1), pullRight(1, 0), hold(1, 1)], friction: 0.3 }
+		// Until the wraps have closed up, then until they have slid toward the fold: see the nail knot.
+		movements: (_, wraps) => [
+			{
+				grips: [hold(0, 0), hold(0, 1), pullRight(1, 0), pullRight(1, 1)],
+				friction: 0.5,
+				mostMm: 8 + 1.5 * wraps
+			},
+			{ grips: [pullLeft(0, 0), pullLeft(0, 1), pullRight(1, 0), hold(1, 1)], friction: 0.5, mostMm: 8 }
 		]
 	},
 	stages: staged(
@@ -123,6 +128,7 @@ export const ALBRIGHT: Knot = {
 				instruction: 'Wrap on toward the fold, touching, each wrap under the thumb as it is made.',
 				mistake: 'Wraps that cross, or so many that they push over the end of the fold.',
 				looks: 'Even wraps, the open fold beyond them.',
+				thumbs: [{ strand: 1, share: 0.97 }],
 				pose: { end: 2, gap: 0.8, open: 3, tag: 8, ...LOOSE }
 			},
 			{
@@ -140,6 +146,7 @@ export const ALBRIGHT: Knot = {
 				title: 'Draw up',
 				instruction:
 					'Moisten. Draw standing part and end up in turn, a little each time, sliding the wraps toward the fold.',
+				signs: ['wet'],
 				mistake: 'Pulling the standing part alone: the wraps jump over the fold.',
 				looks: 'The wraps close up against the end of the fold.',
 				pose: { ...WOUND, tight: 1, trim: 0 }
@@ -147,6 +154,7 @@ export const ALBRIGHT: Knot = {
 			{
 				title: 'Trim',
 				instruction: 'Pull hard, then trim the end and the cut end of the line close.',
+				signs: ['cut'],
 				mistake: 'Trimmed before it was pulled hard.',
 				looks: 'The wraps lie side by side inside the fold; nothing moves.',
 				cautions: ['blades'],

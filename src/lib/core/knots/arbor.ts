@@ -2,7 +2,7 @@ import { lengthOf, smooth, type Vec3 } from './curve';
 import { gripOn, hold, pullLeft, pullLeftDown } from './hands';
 import { inOrder, staged, withTightening, type Knot, type Pose } from './knot';
 import { LOOSE } from './tight';
-import { beside, coilLength, coilWay, overhandWay, type Coil } from './shapes';
+import { beside, coilLength, coilWay, overhandWay, type Coil, TURNS_ROUND } from './shapes';
 import { strand, type KnotStrand } from './strand';
 import { drawnTo, extended, upTo } from './path';
 
@@ -70,9 +70,9 @@ export const OVERHAND_ARBOR: Knot = {
 	wraps: { noun: 'passes', least: 1, most: 2, usual: 1 },
 	tightening: {
 		curves: 'overhand-arbor',
-		loose: (passes) => roundArbor(OVERHANDS_TIED, passes + 1, passes),
+		loose: (passes) => roundArbor(OVERHANDS_TIED, passes, passes),
 		movements: (loose, passes) => {
-			const knotless = roundArbor({ ...OVERHANDS_TIED, end: 3 }, passes + 1, passes)[1]!;
+			const knotless = roundArbor({ ...OVERHANDS_TIED, end: 3 }, passes, passes)[1]!;
 			const between = lengthOf(knotless.points) / lengthOf(loose[1]!.points);
 			// Closed, the stopper lies in the middle of what it was tied with.
 			const before = between + (passes > 1 ? 0.3 : 0.36) * (1 - between);
@@ -86,7 +86,7 @@ export const OVERHAND_ARBOR: Knot = {
 		}
 	},
 	stages: staged(
-		withTightening((pose: OnArbor, wraps) => roundArbor(pose, wraps + 1, wraps)),
+		withTightening((pose: OnArbor, wraps) => roundArbor(pose, wraps, wraps)),
 		[
 			{
 				title: 'Round the arbor',
@@ -110,10 +110,33 @@ export const OVERHAND_ARBOR: Knot = {
 				pose: { end: 4, gap: 0.6, tag: 6, ...LOOSE }
 			},
 			{
-				title: 'Draw up and slide',
-				instruction:
-					'Moisten and seat both. Slide the first down to the arbor: the stopper follows until it meets it. Trim.',
+				title: 'Close the stopper',
+				instruction: 'Moisten both knots. Hold the strand behind the stopper and pull its end.',
+				signs: ['wet'],
 				mistake: 'Left dry it closes halfway and slips later.',
+				looks: 'The stopper is a small bead; the first knot is still open.',
+				pose: { ...OVERHANDS_TIED, tight: 1, trim: 0 }
+			},
+			{
+				title: 'Close the first knot',
+				instruction: 'Hold the standing part, and pull the stopper away from the arbor.',
+				mistake: 'Pulling the standing part as well: the knot then closes far from the arbor, and hard.',
+				looks: 'The first knot lies close round the standing part, and still slides on it.',
+				pose: { ...OVERHANDS_TIED, tight: 2, trim: 0 }
+			},
+			{
+				title: 'Slide it down',
+				instruction:
+					'Pull the standing part: the first knot slides down to the arbor, and the stopper follows.',
+				mistake: 'Slid before it was closed: it catches its own loop.',
+				looks: 'The turns lie close round the arbor, the first knot against it.',
+				pose: { ...OVERHANDS_TIED, tight: 3, trim: 0 }
+			},
+			{
+				title: 'Pull hard and trim',
+				instruction: 'Pull hard until the stopper meets the first knot and the spool turns. Trim the end.',
+				signs: ['cut'],
+				mistake: 'Trimmed before it was pulled hard: the end can slip back into the stopper.',
 				looks: 'Both knots together against the arbor; pulled hard, the spool turns.',
 				cautions: ['blades'],
 				pose: { ...OVERHANDS_TIED, tight: 4, trim: 1 }
@@ -126,15 +149,15 @@ export const UNI_ARBOR: Knot = {
 	slug: 'uni-arbor',
 	name: 'Uni type on the arbor',
 	joins: 'Backing to the arbor; slides down tight.',
-	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
+	wraps: { noun: 'turns', least: 3, most: 6, usual: 4, counted: TURNS_ROUND },
 	tightening: {
 		curves: 'uni-arbor',
 		loose: (turns) => roundArbor(UNI_TIED, turns),
-		movements: () => [
-			{ grips: [hold(1, 0), pullLeftDown(1, 1)] },
-			// The closed turns hold their own strand: its end comes along as they slide.
-			{ grips: [pullLeft(1, 0), gripOn([1.1, 0.1, 0])(1, 1)], mostMm: 60 },
-			{ grips: [pullLeft(1, 0), pullLeftDown(1, 1)], mostMm: 8 }
+		movements: (_, turns) => [
+			// Until the turns have closed; they then keep together as the strand in them slides.
+			{ grips: [hold(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 26 + 2 * turns },
+			{ grips: [pullLeft(1, 0)], friction: 0.05, mostMm: 60 },
+			{ grips: [pullLeft(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 1.5 }
 		]
 	},
 	stages: staged(
@@ -169,11 +192,26 @@ export const UNI_ARBOR: Knot = {
 				pose: { end: 3, gap: 0.8, tag: 9, ...LOOSE }
 			},
 			{
-				title: 'Draw up and slide',
-				instruction:
-					'Moisten, pull the end to close the turns, then slide the knot down to the arbor and trim.',
+				title: 'Close the turns',
+				instruction: 'Moisten. Hold the standing part and pull the end until the turns have closed.',
+				signs: ['wet'],
+				mistake: 'Pulling the standing part instead: the turns slide before they have closed.',
+				looks: 'Turns side by side, the loop round the arbor still wide.',
+				pose: { ...UNI_TIED, tight: 1, trim: 0 }
+			},
+			{
+				title: 'Slide it down',
+				instruction: 'Pull the standing part: the knot slides down to the arbor.',
 				mistake: 'Sliding it before it is closed.',
-				looks: 'A tight barrel against the arbor.',
+				looks: 'A barrel against the arbor.',
+				pose: { ...UNI_TIED, tight: 2, trim: 0 }
+			},
+			{
+				title: 'Pull hard and trim',
+				instruction: 'Pull the standing part and then the end, hard, and trim the end.',
+				signs: ['cut'],
+				mistake: 'Trimmed flush: leave a millimetre or two.',
+				looks: 'A tight barrel against the arbor; pulled hard, the spool turns.',
 				cautions: ['blades'],
 				pose: { ...UNI_TIED, tight: 3, trim: 1 }
 			}
@@ -271,6 +309,7 @@ export const SPOOL_LOOP: Knot = {
 				title: 'Draw up',
 				instruction:
 					'Moisten and pull the standing part until the turns lie on the arbor, then trim the end.',
+				signs: ['wet', 'cut'],
 				mistake: 'Pulled up dry, or with the knot on top of a turn: it stands up under the backing.',
 				looks: 'The knot lies where the turns begin; pulled hard, the spool turns with it.',
 				cautions: ['blades'],

@@ -24,17 +24,17 @@ function linked(a: KnotStrand, b: KnotStrand): number {
 
 describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from memory; which is tied how: common practice)', () => {
 	it.each([3, 4, 6])(
-		'a double uni of %i turns: two coils, each T(2, 2n − 1), each round the other strand',
+		'a double uni of %i turns: two coils, each T(2, 2n + 1), each round the other strand',
 		(n) => {
 			const [line, backing] = stageOf('double-uni', -1, n) as [KnotStrand, KnotStrand];
 			for (const strand of [line, backing]) {
-				expect(closing(strand).alexander).toEqual(torus(2 * n - 1));
-				expect(Math.abs(windings(strand.points))).toBeGreaterThan(n - 1);
+				expect(closing(strand).alexander).toEqual(torus(2 * n + 1));
+				expect(Math.abs(windings(strand.points))).toBeGreaterThan(n);
 			}
 			// The same from the other side: as one goes to the right it turns as the other does going to the left.
 			expect(windings(line.points) + windings(backing.points)).toBeCloseTo(0, 6);
 			// Every turn of either coil is one link more; closing the ends undoes one.
-			expect(Math.abs(linked(line, backing))).toBe(2 * n - 1);
+			expect(Math.abs(linked(line, backing))).toBe(2 * n + 1);
 		}
 	);
 	it.each([3, 5, 7])(
@@ -72,7 +72,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	});
 	it.each([5, 6, 9])('a loop of your own: two nail knots of %i wraps over both strands of the line', (n) => {
 		const [line, first, second] = stageOf('own-loop', -1, n) as [KnotStrand, KnotStrand, KnotStrand];
-		for (const mono of [first, second]) expect(closing(mono).alexander).toEqual(torus(2 * n - 1));
+		for (const mono of [first, second]) expect(closing(mono).alexander).toEqual(torus(2 * n + 1));
 		expect(closing(line).alexander).toEqual([1]);
 		const at = ({ points }: KnotStrand) => points.reduce((sum, [x]) => sum + x, 0) / points.length;
 		expect(at(second)).toBeGreaterThan(at(first));
@@ -80,7 +80,7 @@ describe('joins, proved by closing the ends (torus knots T(2, n): Rolfsen, from 
 	it.each([5, 8])('a needle nail knot of %i wraps is a nail knot whose strand comes out of the core', (n) => {
 		const strands = stageOf('needle-nail-knot', -1, n);
 		const leader = strands.find(({ role }) => role === 'leader')!;
-		expect(closing(leader).alexander).toEqual(torus(2 * n - 1));
+		expect(closing(leader).alexander).toEqual(torus(2 * n + 1));
 		const [start] = leader.points;
 		expect([start![1], start![2]]).toEqual([0, 0]);
 	});

@@ -2,7 +2,7 @@ import type { Vec3 } from './curve';
 import { gripOn, hold, pullLeft, pullLeftDown, pullRight, pullRightUp } from './hands';
 import { staged, withTightening, type Knot, type Pose } from './knot';
 import { LOOSE } from './tight';
-import { coilLength, coilWay } from './shapes';
+import { coilLength, coilWay, TURNS_ROUND } from './shapes';
 import { around, helix, type KnotStrand, type KnotStrandRole } from './strand';
 import { drawnTo, extended, knotPath } from './path';
 
@@ -46,7 +46,7 @@ export const DOUBLE_UNI: Knot = {
 	slug: 'double-uni',
 	name: 'Double uni',
 	joins: 'Two strands of about the same thickness: backing to mono bed or running line.',
-	wraps: { noun: 'turns', least: 3, most: 6, usual: 4 },
+	wraps: { noun: 'turns', least: 3, most: 6, usual: 4, counted: TURNS_ROUND },
 	tightening: {
 		curves: 'double-uni',
 		loose: (turns) => doubleUni(UNIS_TIED, turns),
@@ -92,6 +92,7 @@ export const DOUBLE_UNI: Knot = {
 		{
 			title: 'Close each',
 			instruction: 'Moisten. Pull each end until its own turns have closed, not yet hard.',
+			signs: ['wet'],
 			mistake: 'Sliding them together first: then the turns cannot close.',
 			looks: 'Two small barrels, some way apart.',
 			pose: { ...UNIS_TIED, tight: 1, trim: 0 }
@@ -99,6 +100,7 @@ export const DOUBLE_UNI: Knot = {
 		{
 			title: 'Slide together and trim',
 			instruction: 'Pull both standing parts until the barrels meet, then hard, and trim both ends.',
+			signs: ['cut'],
 			mistake: 'Trimmed before the hard pull.',
 			looks: 'Two barrels close together, no slack between them.',
 			cautions: ['blades'],
@@ -162,7 +164,13 @@ export const BLOOD_KNOT: Knot = {
 	slug: 'blood-knot',
 	name: 'Blood knot',
 	joins: 'Leader to tippet, or mono to mono, of about the same thickness: slim and straight.',
-	wraps: { noun: 'turns', least: 3, most: 7, usual: 5 },
+	wraps: {
+		noun: 'turns',
+		least: 3,
+		most: 7,
+		usual: 5,
+		counted: 'Whole turns round the other strand, on each side of the middle.'
+	},
 	tightening: {
 		curves: 'blood-knot',
 		loose: (turns) => blood(WOUND, turns),
@@ -214,6 +222,7 @@ export const BLOOD_KNOT: Knot = {
 				title: 'Draw up and trim',
 				instruction:
 					'Moisten well. Pull both standing parts at once, evenly, until the turns roll up; trim both ends.',
+				signs: ['wet', 'cut'],
 				mistake: 'Pulled dry: it stops halfway, and breaks there.',
 				looks: 'The turns roll over into an even barrel, the ends at its middle.',
 				cautions: ['blades'],

@@ -1,12 +1,11 @@
 import { findKnot } from './catalogue';
 import { drawn, type DrawnKnot, type Knot } from './knot';
-import { unpacked, type CurvesName, type PackedCurves } from './tight';
+import { unpacked, withWay, type CurvesByWraps, type CurvesName, type PackedCurves } from './tight';
 
-/**
- * The curves that `scripts/tighten-knots.mjs` computed. They are many and large, so that each is fetched only when its
- * knot is looked at.
- */
-const FILES: Record<CurvesName, () => Promise<{ readonly default: unknown }>> = {
+/** A file of curves. They are many and large, so that each is fetched only when its knot is looked at. */
+type File = () => Promise<{ readonly default: unknown }>;
+/** The curves of the stages, which `scripts/tighten-knots.mjs` computed. */
+const STAGES: Record<CurvesName, File> = {
 	'overhand-stopper': () => import('./tight/overhand-stopper.json'),
 	'overhand-arbor': () => import('./tight/overhand-arbor.json'),
 	'uni-arbor': () => import('./tight/uni-arbor.json'),
@@ -20,12 +19,34 @@ const FILES: Record<CurvesName, () => Promise<{ readonly default: unknown }>> = 
 	albright: () => import('./tight/albright.json'),
 	'blood-knot': () => import('./tight/blood-knot.json')
 };
+/** Those on the way between the stages. */
+const WAYS: Record<CurvesName, File> = {
+	'overhand-stopper': () => import('./tight/ways/overhand-stopper.json'),
+	'overhand-arbor': () => import('./tight/ways/overhand-arbor.json'),
+	'uni-arbor': () => import('./tight/ways/uni-arbor.json'),
+	'double-uni': () => import('./tight/ways/double-uni.json'),
+	'surgeons-loop': () => import('./tight/ways/surgeons-loop.json'),
+	'surgeons-join': () => import('./tight/ways/surgeons-join.json'),
+	'loop-to-loop': () => import('./tight/ways/loop-to-loop.json'),
+	'nail-knot': () => import('./tight/ways/nail-knot.json'),
+	'own-loop': () => import('./tight/ways/own-loop.json'),
+	'needle-nail-knot': () => import('./tight/ways/needle-nail-knot.json'),
+	albright: () => import('./tight/ways/albright.json'),
+	'blood-knot': () => import('./tight/ways/blood-knot.json')
+};
+const read = async (file: File): Promise<CurvesByWraps> => unpacked((await file()).default as PackedCurves);
 
-/** A knot with its curves: every stage of it can be drawn, and the way between them. */
+/** A knot with its curves: every stage of it can be drawn, and the way between them as long as it is loose. */
 export async function drawKnot(knot: Knot): Promise<DrawnKnot> {
+	return drawn(knot, knot.tightening && (await read(STAGES[knot.tightening.curves])));
+}
+
+/** A knot that is also seen being pulled tight: a larger file. */
+export async function drawMovingKnot(knot: Knot): Promise<DrawnKnot> {
 	if (!knot.tightening) return drawn(knot, undefined);
-	const { default: kept } = await FILES[knot.tightening.curves]();
-	return drawn(knot, unpacked(kept as PackedCurves));
+	const { curves } = knot.tightening;
+	const [stages, way] = await Promise.all([read(STAGES[curves]), read(WAYS[curves])]);
+	return drawn(knot, withWay(stages, way), true);
 }
 
 /** The knot of that name with its curves, if there is one. */

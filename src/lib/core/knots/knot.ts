@@ -1,5 +1,6 @@
 import type { Caution } from '../procedure/phrase';
 import type { Movement } from './hands';
+import { handsOn, laidSince, thumbsOn, type Hand, type Laid, type Thumb } from './signs';
 import type { KnotStrand, KnotStrandRole } from './strand';
 import { tightened, type CurvesByWraps, type CurvesName, type TightCurves, type Tightness } from './tight';
 
@@ -9,14 +10,23 @@ interface Words {
 	readonly mistake: string;
 	readonly looks: string;
 	readonly cautions?: readonly Caution[];
+	/** What else is done: wetted, cut. */
+	readonly signs?: readonly StageSign[];
+	/** Where a thumb keeps what is laid. */
+	readonly thumbs?: readonly Thumb[];
 	/** How it lies when the usual mistake was made, to hold against it. */
 	readonly wrong?: { readonly strands: () => readonly KnotStrand[]; readonly says: string };
 }
+
+export type StageSign = 'wet' | 'cut';
 
 /** One stage of tying: what to do, where people go wrong, how it should look; and how it is drawn from its curves. */
 export interface KnotStage extends Words {
 	/** Tightened: strands touch, and one crossing can't be told from the next. */
 	readonly tight: boolean;
+	/** Movements of the hands that are made by then, and whether its ends are trimmed. */
+	readonly made: number;
+	readonly trimmed: boolean;
 	/** The strands as they lie then, for so many wraps. */
 	readonly lies: Lies;
 	/** The way there from the stage before, from 0 to 1. Where strands would have to pass through one another, none. */
@@ -36,6 +46,8 @@ export interface Knot<Stage extends Words = KnotStage> {
 		readonly least: number;
 		readonly most: number;
 		readonly usual: number;
+		/** What counts as one, where that can be taken in two ways. */
+		readonly counted?: string;
 	};
 	readonly stages: readonly Stage[];
 	/** How it is pulled tight. A knot without it has no computed stages. */
@@ -55,16 +67,36 @@ export interface DrawnStage extends Words {
 	readonly tight: boolean;
 	readonly strands: (wraps: number) => readonly KnotStrand[];
 	readonly moved?: (wraps: number, share: number) => readonly KnotStrand[];
+	/** Where hands hold and pull, and what was laid since the stage before. */
+	readonly hands: (wraps: number) => readonly Hand[];
+	readonly laid: (wraps: number) => readonly Laid[];
 }
 
-/** A knot together with its computed curves. */
-export const drawn = (knot: Knot, curves: CurvesByWraps | undefined): DrawnKnot => ({
+/** A knot together with its computed curves. `moving`: with those on the way from loose to tight. */
+export const drawn = (knot: Knot, curves: CurvesByWraps | undefined, moving = false): DrawnKnot => ({
 	...knot,
-	stages: knot.stages.map(({ lies, onWay, ...words }): DrawnStage => ({
-		...words,
-		strands: (wraps) => lies(wraps, curves?.[wraps]),
-		...(onWay && { moved: (wraps, share) => onWay(share)(wraps, curves?.[wraps]) })
-	}))
+	stages: knot.stages.map(({ lies, onWay, made, trimmed, ...words }, i): DrawnStage => {
+		const before = knot.stages[i - 1];
+		const strands = (wraps: number): readonly KnotStrand[] => lies(wraps, curves?.[wraps]);
+		return {
+			...words,
+			strands,
+			...(onWay &&
+				(moving || !words.tight) && { moved: (wraps, share) => onWay(share)(wraps, curves?.[wraps]) }),
+			hands: (wraps) => {
+				const { tightening } = knot;
+				const kept = curves?.[wraps];
+				if (!tightening || !kept || made === 0) return thumbsOn(strands(wraps), words.thumbs ?? []);
+				const loose = tightening.loose(wraps);
+				const grips = tightening
+					.movements(loose, wraps)
+					.slice(Math.floor(before?.made ?? 0), Math.ceil(made))
+					.flatMap((movement) => movement.grips);
+				return handsOn(strands(wraps), loose, kept, made, grips, trimmed);
+			},
+			laid: (wraps) => (words.tight ? [] : laidSince(before?.lies(wraps, curves?.[wraps]), strands(wraps)))
+		};
+	})
 });
 
 /** Numbers that say how a knot lies: how far the end has come, how far it is drawn up. */
@@ -105,10 +137,9 @@ export function staged<K extends string>(
 			(at: Pose<K>): Lies =>
 			(wraps, curves) =>
 				shape(at, wraps, curves);
-		const tight = 'tight' in pose && pose.tight !== 0;
-		const stage: KnotStage = { ...words, tight, lies: lies(pose) };
-		// Ropes that are pulled slide along themselves: between two moments of that there is no straight way.
-		if (!before || jumps || tight) return stage;
+		const { tight: made = 0, trim = 0 } = pose as Partial<Tightness>;
+		const stage: KnotStage = { ...words, tight: made !== 0, made, trimmed: trim !== 0, lies: lies(pose) };
+		if (!before || jumps) return stage;
 		const rests = [before, ...via, pose];
 		return { ...stage, onWay: (share) => lies(onWay(rests, share)) };
 	});
@@ -125,10 +156,18 @@ function onWay<K extends string>(rests: readonly Pose<K>[], share: number): Pose
 
 function between<K extends string>(from: Pose<K>, to: Pose<K>, share: number): Pose<K> {
 	const keys = Object.keys(to) as K[];
+	const still = from['tight' as K] === to['tight' as K] || from['trim' as K] === to['trim' as K];
+	const shareOf = (key: K): number => {
+		if (still) return share;
+		if (key === 'trim') return Math.max(0, 1 - (1 - share) / TRIMMING);
+		return Math.min(1, share / (1 - TRIMMING));
+	};
 	return Object.fromEntries(
-		keys.map((key) => [key, from[key] + share * (to[key] - from[key])])
+		keys.map((key) => [key, from[key] + shareOf(key) * (to[key] - from[key])])
 	) as unknown as Pose<K>;
 }
+/** Where it is pulled and then trimmed, trimming is this last part of the way. */
+const TRIMMING = 0.2;
 
 /** What is to be seen between two stages. */
 export interface KnotMoment {

@@ -46,8 +46,8 @@ function coiled({ coils, wrapped, run }: Coiled, wraps: number): KnotStrand[] {
 			role: 'leader',
 			radiusMm: RADIUS,
 			closed: false,
-			start: 'tag',
-			end: 'tag',
+			start: 'fine',
+			end: 'butt',
 			points: drawnTo(way, wrapped)
 		}
 	];
@@ -60,7 +60,7 @@ function laidOut({ wave }: Pose<'wave'>): KnotStrand[] {
 		return [x, wave * Math.sin((2 * Math.PI * i) / 12), 0.6 * wave * Math.cos((2 * Math.PI * i) / 12)];
 	});
 	return [
-		{ role: 'leader', radiusMm: RADIUS, closed: false, start: 'tag', end: 'tag', points: smooth(control) }
+		{ role: 'leader', radiusMm: RADIUS, closed: false, start: 'fine', end: 'butt', points: smooth(control) }
 	];
 }
 

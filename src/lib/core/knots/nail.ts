@@ -2,7 +2,7 @@ import type { Vec3 } from './curve';
 import { pullLeftDown, pullRight, type Movement } from './hands';
 import { inOrder, staged, withTightening, type Knot, type KnotStage, type Pose } from './knot';
 import { LOOSE } from './tight';
-import { coilLength, coilWay } from './shapes';
+import { coilLength, coilWay, TURNS_ROUND } from './shapes';
 import { around, strand, type KnotStrand, type KnotStrandRole } from './strand';
 import { drawnTo, extended } from './path';
 
@@ -55,19 +55,21 @@ const DRAW = {
 	title: 'Draw up',
 	instruction:
 		'Moisten. Pull both ends in turn, gently, and settle the wraps with a thumbnail before pulling hard.',
+	signs: ['wet'],
 	mistake: 'Pulled hard too early. The wraps then pile on each other.',
 	looks: 'The wraps close up, none over another, and bite into the coating.'
-};
+} as const;
 const TRIM = {
 	title: 'Trim',
 	instruction: 'Pull against the line, hard. Trim the end and the tip of the line close.',
+	signs: ['cut'],
 	mistake: 'A tag end left long. It catches in the guides, unless you want to feel it there.',
 	looks: 'A smooth barrel; it does not slide.',
 	cautions: ['blades']
 } as const;
 const OPEN = { gap: USUAL_GAP_MM, tip: 6, tag: 10, out: 0 } as const;
 const TIED = { end: 3, ...OPEN, out: FAR_OUT } as const;
-const WRAPS = { noun: 'wraps', least: 5, most: 10, usual: 6 } as const;
+const WRAPS = { noun: 'wraps', least: 5, most: 10, usual: 6, counted: TURNS_ROUND } as const;
 
 /** The end and the standing part together, the line held. */
 const TIGHTENING = {
@@ -94,6 +96,7 @@ const tubeStages = (thing: string, lay: string): KnotStage[] =>
 			instruction: `Turn the end back toward the tip of the line, and round line, ${thing} and itself.`,
 			mistake: 'Wrapping away from the tip: the end then comes out on the wrong side.',
 			looks: 'One wrap over all three, pinched under the thumb.',
+			thumbs: [{ strand: 1, share: 0.9 }],
 			pose: { end: 1, ...OPEN, ...LOOSE }
 		},
 		{
@@ -101,6 +104,7 @@ const tubeStages = (thing: string, lay: string): KnotStage[] =>
 			instruction: 'Wrap toward the tip, each wrap against the one before. Do not let go.',
 			mistake: 'A wrap crosses another: unwind to there, it will not come right by itself.',
 			looks: 'Even wraps side by side, like thread on a reel.',
+			thumbs: [{ strand: 1, share: 0.97 }],
 			pose: { end: 2, ...OPEN, ...LOOSE }
 		},
 		{
@@ -108,6 +112,7 @@ const tubeStages = (thing: string, lay: string): KnotStage[] =>
 			instruction: `Pass the end back through the ${thing}, under all wraps.`,
 			mistake: 'Lifting your thumb to look. The wraps then spring apart.',
 			looks: 'The end comes out where the wraps began.',
+			thumbs: [{ strand: 1, share: 0.5 }],
 			pose: { end: 3, ...OPEN, ...LOOSE }
 		},
 		{
@@ -115,6 +120,7 @@ const tubeStages = (thing: string, lay: string): KnotStage[] =>
 			instruction: `Slide the ${thing} out toward the reel, the wraps under thumb and finger, and take up the slack.`,
 			mistake: `Letting the wraps cross while the ${thing} comes out.`,
 			looks: 'Line, leader, and an end under every wrap.',
+			thumbs: [{ strand: 1, share: 0.5 }],
 			pose: { ...TIED, ...LOOSE }
 		},
 		{ ...DRAW, pose: { ...TIED, tight: 1, trim: 0 } },

@@ -1,7 +1,7 @@
 import { smooth, type Vec3 } from './curve';
-import { hold, pullLeftDown, pullRight } from './hands';
+import { pullLeftDown, pullRight } from './hands';
 import { staged, type Knot, type Pose } from './knot';
-import { coilWay } from './shapes';
+import { coilWay, TURNS_ROUND } from './shapes';
 import { strand, type KnotStrand, type KnotStrandRole } from './strand';
 import { drawnTo, extended, knotPath, type KnotPath } from './path';
 import { LOOSE, tightened, type TightCurves, type Tightness } from './tight';
@@ -125,14 +125,13 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 	name: 'Needle nail knot',
 	joins:
 		"Leader to line, out of the middle of the line's end: the smoothest through the guides. The line is drawn cut open.",
-	wraps: { noun: 'wraps', least: 5, most: 8, usual: 6 },
+	wraps: { noun: 'wraps', least: 5, most: 8, usual: 6, counted: TURNS_ROUND },
 	tightening: {
 		curves: 'needle-nail-knot',
 		loose: tiedOutside,
 		still: [0],
-		movements: () => [
-			{ grips: [pullRight(1, 0), pullLeftDown(1, 1)], friction: 0.1 },
-			{ grips: [hold(1, 0), pullLeftDown(1, 1)], friction: 0.1 }
+		movements: (_, turns) => [
+			{ grips: [pullRight(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 13 + 1.5 * turns }
 		]
 	},
 	stages: staged(needleNail, [
@@ -180,10 +179,11 @@ export const NEEDLE_NAIL_KNOT: Knot = {
 			title: 'Draw up and trim',
 			instruction:
 				'Moisten, draw up both ends in turn, pull hard, trim. A drop of flexible glue seals the end.',
+			signs: ['wet', 'cut'],
 			mistake: 'Pulled by the leader alone before the wraps have closed: it cuts along the coating.',
 			looks: 'The leader leaves the line from its middle, in one line with it.',
 			cautions: ['blades', 'adhesive'],
-			pose: { end: 5, needle: 0, tight: 2, trim: 1 }
+			pose: { end: 5, needle: 0, tight: 1, trim: 1 }
 		}
 	])
 };
@@ -211,6 +211,7 @@ export const GLUED_SPLICE: Knot = {
 			title: 'Open the core',
 			instruction:
 				'Cut the end square. Work a needle up the core, 1–1.5 in, and turn it until the core has opened.',
+			signs: ['cut'],
 			mistake: 'Less than an inch: the glue has too little to hold.',
 			looks: 'The needle runs in the middle, the coating whole.',
 			cautions: ['needle'],

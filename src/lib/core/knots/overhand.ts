@@ -51,6 +51,7 @@ export const STOPPER: Knot = {
 		{
 			title: 'Down to where it stops',
 			instruction: 'Slide it close, moisten, and pull end and standing part apart.',
+			signs: ['wet'],
 			mistake: 'Pulled dry it bites before it has closed.',
 			looks: 'The turns lie beside each other without a gap.',
 			pose: { end: 2, tight: 0.67, trim: 0 }
@@ -58,6 +59,7 @@ export const STOPPER: Knot = {
 		{
 			title: 'Snug',
 			instruction: 'Pull hard, then trim to a millimetre or two.',
+			signs: ['cut'],
 			mistake: 'Trimmed flush, it creeps back through itself.',
 			looks: 'A small bead that a fingernail does not open.',
 			cautions: ['blades'],
@@ -181,6 +183,7 @@ export const SURGEONS_LOOP: Knot = {
 		{
 			title: 'Draw it up',
 			instruction: 'Moisten. Pull the loop against both other ends together, a little at a time.',
+			signs: ['wet'],
 			mistake: 'Pulling on one strand only: the knot rolls and one strand cuts the other.',
 			looks: 'All strands tighten together and lie flat.',
 			pose: { end: 2, reach: 16, tight: 0.67, trim: 0 }
@@ -188,6 +191,7 @@ export const SURGEONS_LOOP: Knot = {
 		{
 			title: 'Snug and trimmed',
 			instruction: 'Pull each of the four strands hard, then trim the end.',
+			signs: ['cut'],
 			mistake: 'A strand left slack inside takes no load.',
 			looks: 'A compact knot; a loop of 8–10 in that stays open.',
 			cautions: ['blades'],
@@ -232,6 +236,7 @@ export const TWO_SURGEONS_LOOPS: Knot = {
 		{
 			title: 'Draw both up and trim',
 			instruction: 'Moisten and pull the second snug, then the first, all four strands each. Trim.',
+			signs: ['wet', 'cut'],
 			mistake: 'The strand between them left slack: one strand then carries all.',
 			looks: 'Two small knots, the loop standing straight beyond them.',
 			cautions: ['blades'],
@@ -292,10 +297,19 @@ export const SURGEONS_JOIN: Knot = {
 			pose: { end: 2, ...LOOSE }
 		},
 		{
-			title: 'Drawn up',
-			instruction: 'Moisten, pull all four ends evenly, then trim both short ones close.',
+			title: 'Draw it up',
+			instruction: 'Moisten, and pull all four ends evenly.',
+			signs: ['wet'],
 			mistake: 'Pulling only the long ones: the short ones slip in.',
-			looks: 'A small figure of eight; both strands bend the same way.',
+			looks: 'A figure of eight; both strands bend the same way.',
+			pose: { end: 2, tight: 1, trim: 0 }
+		},
+		{
+			title: 'Pull hard and trim',
+			instruction: 'Pull each strand against its own end, hard, then trim both short ends close.',
+			signs: ['cut'],
+			mistake: 'A strand left slack inside takes no load.',
+			looks: 'A small, even knot that nothing slips in.',
 			cautions: ['blades'],
 			pose: { end: 2, tight: 3, trim: 1 }
 		}

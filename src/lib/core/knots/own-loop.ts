@@ -1,8 +1,8 @@
 import type { Vec3 } from './curve';
-import { hold, pullLeftDown, pullRightUp } from './hands';
+import { pullLeftDown, pullRightUp } from './hands';
 import { staged, type Knot, type Pose } from './knot';
 import { drawnTo } from './path';
-import { coilLength, coilWay } from './shapes';
+import { coilLength, coilWay, TURNS_ROUND } from './shapes';
 import { strand, type KnotStrand } from './strand';
 import { LOOSE, tightened, type TightCurves, type Tightness } from './tight';
 
@@ -19,7 +19,7 @@ const LEG = 1.85;
 const MONO = 0.8;
 const MONO_GAP = 0.9;
 /** Between the two knots, mm. */
-const APART = 5;
+const APART = 12;
 
 const monoCoil = (turns: number, way: number): KnotStrand => ({
 	role: 'leader',
@@ -74,14 +74,12 @@ export const OWN_LOOP: Knot = {
 	name: 'A loop of your own',
 	joins:
 		"A loop at the line's end where there is none: the line folded back under two nail knots of 12 lb mono.",
-	wraps: { noun: 'wraps', least: 5, most: 9, usual: 6 },
+	wraps: { noun: 'wraps', least: 5, most: 9, usual: 6, counted: TURNS_ROUND },
 	tightening: {
 		curves: 'own-loop',
 		still: [0],
-		movements: () => [
-			{ grips: [pullRightUp(1, 0), pullLeftDown(1, 1)], friction: 0.1 },
-			{ grips: [hold(1, 0), pullLeftDown(1, 1)], friction: 0.1 },
-			{ grips: [pullRightUp(1, 0), hold(1, 1)], friction: 0.1 }
+		movements: (_, turns) => [
+			{ grips: [pullRightUp(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 13 + 1.5 * turns }
 		],
 		loose: (turns) => [
 			foldedLine(2 * coilLength({ turns, radius: MONO, gap: MONO_GAP }) + APART),
@@ -107,25 +105,29 @@ export const OWN_LOOP: Knot = {
 		{
 			title: 'Through, and draw up',
 			instruction: 'Bring its end back under the wraps, moisten, and draw it up until it bites.',
+			signs: ['wet'],
 			mistake: 'Drawn up over wraps that cross: it cuts the coating in one place.',
 			looks: 'A narrow band, sunk a little into the coating.',
-			pose: { first: 3, second: -1, tight: 3, trim: 0 }
+			pose: { first: 3, second: -1, tight: 1, trim: 0 },
+			via: [{ first: 3, second: -1, ...LOOSE }]
 		},
 		{
 			title: 'A second beside it',
 			instruction: "The same again, nearer the loop, a knot's width from the first.",
 			mistake: 'One knot alone: with 9 or 10 wraps it may do, two never let go.',
 			looks: 'Two bands side by side.',
-			pose: { first: 3, second: 3, tight: 3, trim: 0 }
+			pose: { first: 3, second: 3, tight: 1, trim: 0 },
+			jumps: true
 		},
 		{
 			title: 'Trim and seal',
 			instruction:
 				'Trim all tags. Cap the cut end of the line, and both knots, with UV resin or flexible glue.',
+			signs: ['cut'],
 			mistake: 'The cut end left open: water wicks into the core, and the tip sinks.',
 			looks: 'Smooth to the fingernail from both sides; the loop stands open.',
 			cautions: ['blades', 'adhesive'],
-			pose: { first: 3, second: 3, tight: 3, trim: 1 }
+			pose: { first: 3, second: 3, tight: 1, trim: 1 }
 		}
 	])
 };

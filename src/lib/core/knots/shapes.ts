@@ -73,6 +73,9 @@ export function beside(points: readonly Vec3[], byMm: number): Vec3[] {
 	});
 }
 
+/** How the turns of a coil are counted. */
+export const TURNS_ROUND = 'Whole turns round. Where the end turns back does not count.';
+
 /** What a coil of turns is wound with. */
 export interface Coil {
 	/** Where it begins, mm along x; it grows to the right. */
@@ -100,8 +103,8 @@ export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil
 	const inner = core + radius + gap;
 	const outer = inner + 2 * radius + gap;
 	const middle = (inner + outer) / 2;
-	// Down the front from where the standing part turns back to where the end goes in: so often it is seen in front.
-	const swept = inAngle - outAngle + 2 * Math.PI * (turns - 1);
+	// So many whole turns, and on to where the end goes in.
+	const swept = inAngle - outAngle + 2 * Math.PI * turns;
 	const length = ((2 * radius + gap) * swept) / (2 * Math.PI);
 	const bulge = 1.25 * radius + gap;
 	const right = x + length;
@@ -134,4 +137,4 @@ export function coilWay({ x, turns, core, radius, gap, standing, tag, at }: Coil
 
 /** How long a coil is, mm along x. */
 export const coilLength = ({ turns, radius, gap }: Pick<Coil, 'turns' | 'radius' | 'gap'>): number =>
-	(2 * radius + gap) * (turns - 2 / 3);
+	(2 * radius + gap) * (turns + 1 / 3);

@@ -1,10 +1,15 @@
-import type { Role } from '../fit/stack';
+import { ROLES, type Role } from '../fit/stack';
 import { smooth, type Vec3 } from './curve';
 
 /** What a strand is; it gives its colour and texture. A tool or a spool is an object, not a strand that is tied. */
 export type KnotStrandRole = Role | 'tippet' | 'tool' | 'arbor' | 'sleeve';
-/** Where an end goes: on to the reel or the fish, cut off, into a loop that goes on, or nowhere (an object's). */
-export type EndKind = 'standing' | 'tag' | 'loop' | 'object';
+/** What strands are called along the way from the reel to the fish: of two, the first goes on to the reel. */
+export const STANDS_OUTWARD: readonly KnotStrandRole[] = ['arbor', ...ROLES, 'tippet'];
+/**
+ * Where an end goes: on to the reel or the fish, cut off, or nowhere (an object's); the fine end of a leader and its
+ * thick one.
+ */
+export type EndKind = 'standing' | 'tag' | 'fine' | 'butt' | 'object';
 
 export interface KnotStrand {
 	readonly role: KnotStrandRole;

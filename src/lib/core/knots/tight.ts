@@ -1,19 +1,31 @@
-import { smooth, type Vec3 } from './curve';
+import { lengthOf, lerp, smooth, type Vec3 } from './curve';
 import type { EndKind, KnotStrand } from './strand';
 
+/** A strand while it is pulled: its two ends in the picture, and in between its nodes, of which each `every`-th is kept. */
+export interface Lying {
+	/** The number of the first node that is kept: the same piece of the strand at every moment. */
+	readonly first: number;
+	readonly every: number;
+	/** An end, the nodes, the other end. */
+	readonly points: readonly Vec3[];
+}
 /** A knot while it is pulled tight: after so many movements of the hands; 0.67 is two thirds of the first. */
 export interface TightMoment {
 	readonly at: number;
 	/** Where each strand is, in the order of the knot's; none for what stays as it is, an arbor, a tube. */
-	readonly strands: readonly (readonly Vec3[] | undefined)[];
+	readonly strands: readonly (Lying | undefined)[];
 }
 
 /** How a knot with so many wraps is pulled tight. */
 export interface TightCurves {
+	/** Those that the stages show; or, with the way there, as many more as it takes to see it. */
 	readonly moments: readonly TightMoment[];
 	/** How much of each strand is free of the knot when it is tight, at its start and at its end, mm: what can be cut off. */
 	readonly spareMm: readonly (readonly [start: number, end: number])[];
 }
+
+/** Between two nodes of a strand, in its radii: a tight bend, a circle of its radius, is eight pieces. */
+export const NODE_RADII = 0.8;
 
 /** The files with curves. */
 export type CurvesName =
@@ -33,13 +45,15 @@ export type CurvesName =
 export type CurvesByWraps = Readonly<Record<number, TightCurves>>;
 
 /**
- * The curves as they are kept: hundredths of a millimetre, x, y, z by turns, each point as its difference from the one
- * before it.
+ * The curves as they are kept: in parts of a millimetre, x, y, z by turns, each point as its difference from the one
+ * before it. Of each strand the number of its first node comes first.
  */
 export type PackedCurves = Readonly<
 	Record<
 		string,
 		{
+			readonly perMm: number;
+			readonly every: number;
 			readonly spareMm: readonly (readonly number[])[];
 			readonly moments: readonly {
 				readonly at: number;
@@ -48,17 +62,19 @@ export type PackedCurves = Readonly<
 		}
 	>
 >;
-const PER_MM = 100;
 
-export const packed = (curves: CurvesByWraps): PackedCurves =>
+/** @param perMm how finely they are kept */
+export const packed = (curves: CurvesByWraps, perMm: number): PackedCurves =>
 	Object.fromEntries(
 		Object.entries(curves).map(([wraps, { moments, spareMm }]) => [
 			wraps,
 			{
+				perMm,
+				every: moments.flatMap(({ strands }) => strands).find((lying) => lying)?.every ?? 1,
 				spareMm: spareMm.map((ends) => ends.map((mm) => Math.round(10 * mm) / 10)),
 				moments: moments.map(({ at, strands }) => ({
 					at: Math.round(100 * at) / 100,
-					strands: strands.map((points) => (points ? stepsOf(points) : null))
+					strands: strands.map((lying) => (lying ? [lying.first, ...stepsOf(lying.points, perMm)] : null))
 				}))
 			}
 		])
@@ -66,32 +82,46 @@ export const packed = (curves: CurvesByWraps): PackedCurves =>
 
 export const unpacked = (kept: PackedCurves): CurvesByWraps =>
 	Object.fromEntries(
-		Object.entries(kept).map(([wraps, { moments, spareMm }]) => [
+		Object.entries(kept).map(([wraps, { moments, spareMm, perMm, every }]) => [
 			Number(wraps),
 			{
 				spareMm: spareMm.map(([start = 0, end = 0]) => [start, end] as const),
 				moments: moments.map(({ at, strands }) => ({
 					at,
-					strands: strands.map((steps) => (steps ? pointsOf(steps) : undefined))
+					strands: strands.map((steps) =>
+						steps ? { first: steps[0]!, every, points: pointsOf(steps, perMm) } : undefined
+					)
 				}))
 			}
 		])
 	);
 
-function stepsOf(points: readonly Vec3[]): number[] {
-	const whole = points.map((point) => point.map((mm) => Math.round(PER_MM * mm)));
+function stepsOf(points: readonly Vec3[], perMm: number): number[] {
+	const whole = points.map((point) => point.map((mm) => Math.round(perMm * mm)));
 	return whole.flatMap((point, i) => point.map((at, d) => at - (whole[i - 1]?.[d] ?? 0)));
 }
 
-function pointsOf(steps: readonly number[]): Vec3[] {
+function pointsOf(steps: readonly number[], perMm: number): Vec3[] {
 	const points: Vec3[] = [];
 	let [x, y, z] = [0, 0, 0];
-	for (let i = 0; i < steps.length; i += 3) {
+	for (let i = 1; i < steps.length; i += 3) {
 		[x, y, z] = [x + steps[i]!, y + steps[i + 1]!, z + steps[i + 2]!];
-		points.push([x / PER_MM, y / PER_MM, z / PER_MM]);
+		points.push([x / perMm, y / perMm, z / perMm]);
 	}
 	return points;
 }
+
+/** The curves of the stages together with those of the way between them. */
+export const withWay = (stages: CurvesByWraps, way: CurvesByWraps): CurvesByWraps =>
+	Object.fromEntries(
+		Object.entries(stages).map(([wraps, curves]) => [
+			wraps,
+			{
+				...curves,
+				moments: [...curves.moments, ...(way[Number(wraps)]?.moments ?? [])].sort((a, b) => a.at - b.at)
+			}
+		])
+	);
 
 /** How far a tied knot is tightened: movements of the hands that are made (`tight`); what is cut off (`trim`), 0–1. */
 export interface Tightness {
@@ -103,7 +133,7 @@ export const LOOSE: Tightness = { tight: 0, trim: 0 };
 const STUMP_MM = 1.6;
 
 /**
- * Strands as they lie after so many movements of the hands, at the moment nearest to that, and trimmed.
+ * Strands as they lie after so many movements of the hands, and trimmed: at a moment that is kept, or between two.
  *
  * @throws RangeError without curves, where they are tight
  */
@@ -115,12 +145,13 @@ export function tightened(
 	if (tight === 0) return loose;
 	if (!curves) throw new RangeError('a tight stage needs the curves of its knot');
 	const { moments, spareMm } = curves;
-	const nearest = moments.reduce((best, moment) =>
-		Math.abs(moment.at - tight) < Math.abs(best.at - tight) ? moment : best
-	);
+	const next = moments.findIndex(({ at }) => at > tight - SAME);
+	const [before, after] = [moments[Math.max(0, next - 1)]!, moments[next] ?? moments.at(-1)!];
+	const share = after.at - tight < SAME ? 1 : (tight - before.at) / (after.at - before.at);
 	return loose.map((strand, s) => {
-		const points = nearest.strands[s];
-		if (!points) return strand;
+		const [from, to] = [before.strands[s], after.strands[s]];
+		if (!from || !to) return strand;
+		const points = share === 1 ? to.points : lyingBetween(from, to, share);
 		const [start, end] = spareMm[s] ?? [0, 0];
 		const cut = (kind: EndKind, spare: number): number =>
 			kind === 'tag' ? trim * Math.max(0, spare - STUMP_MM) : 0;
@@ -130,6 +161,37 @@ export function tightened(
 			points: without([...shortened].reverse(), cut(strand.start, start)).reverse()
 		};
 	});
+}
+/** Nearer than this is the moment itself. */
+const SAME = 0.006;
+
+/** A strand on its way from one moment to another: each node straight on, which is short enough for what it lies round. */
+function lyingBetween(from: Lying, to: Lying, share: number): Vec3[] {
+	const every = Math.max(from.every, to.every);
+	const node = ({ first, every: step, points }: Lying, n: number): Vec3 => points[1 + (n - first) / step]!;
+	const last = ({ first, every: step, points }: Lying): number => first + step * (points.length - 3);
+	const points: Vec3[] = [lerp(from.points[0]!, to.points[0]!, share)];
+	const begin = every * Math.ceil(Math.max(from.first, to.first) / every);
+	for (let n = begin; n <= Math.min(last(from), last(to)); n += every)
+		points.push(lerp(node(from, n), node(to, n), share));
+	return [...points, lerp(from.points.at(-1)!, to.points.at(-1)!, share)];
+}
+
+/**
+ * Where a place of a loose strand, a share of its length from its start, has come to after so many movements; none where
+ * it has left the picture.
+ */
+export function nodeAt(
+	{ moments }: TightCurves,
+	made: number,
+	strand: number,
+	share: number,
+	{ points: loose, radiusMm }: KnotStrand
+): Vec3 | undefined {
+	const moment = moments.find(({ at }) => Math.abs(at - made) < SAME);
+	const lying = moment?.strands[strand];
+	const node = Math.round((share * lengthOf(loose)) / (NODE_RADII * radiusMm));
+	return lying && lying.points.slice(1, -1)[Math.round((node - lying.first) / lying.every)];
 }
 
 /** A curve without so many mm of its end. */

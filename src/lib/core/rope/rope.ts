@@ -1,4 +1,5 @@
 import { alongOf, lerp, type Vec3 } from '../knots/curve';
+import { NODE_RADII } from '../knots/tight';
 
 /** A strand before it is pulled. */
 export interface RopeShape {
@@ -32,9 +33,6 @@ export interface Rope {
 	spacingMm: number;
 }
 
-/** Between nodes, in radii: a tight bend, a circle of the rope's radius, is eight pieces. */
-const SPACING = 0.8;
-
 /**
  * Ropes along curves, with a node about every `spacingMm`, or as their thickness asks for.
  *
@@ -42,7 +40,7 @@ const SPACING = 0.8;
  */
 export function ropesAlong(shapes: readonly RopeShape[], spacingMm?: number): Ropes {
 	const laid = shapes.map(({ points, closed, radiusMm }) =>
-		evenly(points, closed, spacingMm ?? SPACING * radiusMm)
+		evenly(points, closed, spacingMm ?? NODE_RADII * radiusMm)
 	);
 	const total = laid.reduce((sum, { points }) => sum + points.length, 0);
 	const ropes: Rope[] = [];

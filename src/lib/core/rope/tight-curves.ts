@@ -2,8 +2,8 @@ import { alongOf, norm, sub, type Vec3 } from '../knots/curve';
 import type { Peg } from '../knots/hands';
 import type { Knot } from '../knots/knot';
 import type { KnotStrand } from '../knots/strand';
-import type { TightCurves, TightMoment } from '../knots/tight';
-import { tighten, type Tightened } from './tighten';
+import type { Lying, TightCurves, TightMoment } from '../knots/tight';
+import { farthest, tighten, type Tightened } from './tighten';
 
 /** Where in the first movement a moment is kept beside those at the movements' ends. */
 const MIDST = 2 / 3;
@@ -13,12 +13,22 @@ const TAG_RADII = 10;
 const TOUCHING = 1.15;
 const BESIDE = 1.6;
 
+/** On the way: no piece of a rope goes farther than this from one moment to the next, mm; and which of the nodes are kept. */
+const WAY_MM = 1.5;
+const WAY_EVERY = 2;
+
+/** The moments that a knot's stages show, and those that its way from loose to tight needs beside them. */
+export interface TightCurvesAndWay {
+	readonly stages: TightCurves;
+	readonly way: TightCurves;
+}
+
 /**
- * Pulls a loose knot tight with its own movements, and keeps as few moments as its stages show.
+ * Pulls a loose knot tight with its own movements.
  *
  * @throws RangeError for a knot without movements, and where strands would pass through one another
  */
-export function tightCurvesOf({ tightening }: Knot, wraps: number): TightCurves {
+export function tightCurvesOf({ tightening }: Knot, wraps: number): TightCurvesAndWay {
 	if (!tightening) throw new RangeError('this knot is not tightened');
 	const loose = tightening.loose(wraps);
 	const movements = tightening.movements(loose, wraps);
@@ -39,17 +49,24 @@ export function tightCurvesOf({ tightening }: Knot, wraps: number): TightCurves 
 	);
 	const linesAt = (moment: number): Line[] =>
 		strands.map(({ strand }, k) => ({ points: tightened.moments[moment]![k]!, radiusMm: strand.radiusMm }));
-	const moments = picks(tightened).map(({ at, moment }): TightMoment => {
-		const lines = linesAt(moment);
-		const seen = loose.map((strand, i) => {
+	const spareAt = (moment: number): (readonly [start: number, end: number])[] =>
+		strands.map((_, k) => spareEnds(linesAt(moment), k, BESIDE));
+	const looseSpare = spareAt(0);
+	const kept = ({ at, moment }: Pick, every: number): TightMoment => {
+		const spare = spareAt(moment);
+		const lying = loose.map((strand, i) => {
 			const k = place.get(i);
 			if (k === undefined || stays(i)) return undefined;
-			const [atStart, atEnd] = spareEnds(lines, k, BESIDE);
-			const tag = TAG_RADII * strand.radiusMm;
-			return inPicture(strand, lines[k]!.points, [atStart - tag, atEnd - tag]);
+			// What is there of an end at first is seen to go.
+			const shown = (side: 0 | 1): number => {
+				const tag = TAG_RADII * strand.radiusMm;
+				return tag + Math.max(0, 1 - at / MIDST) * Math.max(0, looseSpare[k]![side] - tag);
+			};
+			const over = [spare[k]![0] - shown(0), spare[k]![1] - shown(1)] as const;
+			return inPicture(strand, tightened.moments[moment]![k]!, over, every);
 		});
-		return { at, strands: seen };
-	});
+		return { at, strands: lying };
+	};
 	const last = linesAt(tightened.moments.length - 1);
 	const spareMm = loose.map(({ radiusMm }, i): readonly [number, number] => {
 		const k = place.get(i);
@@ -62,7 +79,11 @@ export function tightCurvesOf({ tightening }: Knot, wraps: number): TightCurves 
 		const tag = TAG_RADII * radiusMm;
 		return [atStart - Math.max(0, wideStart - tag), atEnd - Math.max(0, wideEnd - tag)];
 	});
-	return { moments, spareMm };
+	const curvesAt = (picks: readonly Pick[], every: number): TightCurves => ({
+		moments: picks.map((pick) => kept(pick, every)),
+		spareMm
+	});
+	return { stages: curvesAt(shown(tightened), 1), way: curvesAt(onWay(tightened), WAY_EVERY) };
 }
 
 /** The centre-line of a strand, and how thick it is. */
@@ -78,11 +99,31 @@ function postOf({ points, radiusMm }: KnotStrand): Peg {
 	return { x, y, radiusMm: Math.hypot(points[0]![0] - x, points[0]![1] - y) + radiusMm };
 }
 
+/** A moment of the pulling, and how many movements it stands for. */
+interface Pick {
+	readonly at: number;
+	readonly moment: number;
+}
 /** A moment in the midst of the first movement, and the end of each. */
-const picks = ({ marks }: Tightened): { at: number; moment: number }[] => [
+const shown = ({ marks }: Tightened): Pick[] => [
 	{ at: MIDST, moment: Math.round(MIDST * marks[1]!) },
 	...marks.slice(1).map((moment, i) => ({ at: i + 1, moment }))
 ];
+/** The loose knot, and moments within each movement. */
+function onWay({ marks, moments }: Tightened): Pick[] {
+	const flat = moments.map((ropes) => Float64Array.from(ropes.flat(2)));
+	const picks: Pick[] = [{ at: 0, moment: 0 }];
+	marks.slice(1).forEach((to, i) => {
+		const from = marks[i]!;
+		let last = from;
+		for (let moment = from + 1; moment < to; moment++) {
+			if (farthest(flat[last]!, flat[moment + 1]!) < WAY_MM) continue;
+			picks.push({ at: i + (moment - from) / (to - from), moment });
+			last = moment;
+		}
+	});
+	return picks;
+}
 
 /**
  * What is in the picture: a standing end goes out of it where it did at first; of a short end that has been pulled out
@@ -91,8 +132,9 @@ const picks = ({ marks }: Tightened): { at: number; moment: number }[] => [
 function inPicture(
 	{ points: loose, start, end }: KnotStrand,
 	now: readonly Vec3[],
-	[overStart, overEnd]: readonly [number, number]
-): Vec3[] {
+	[overStart, overEnd]: readonly [number, number],
+	every: number
+): Lying {
 	const [first, last] = [loose[0]!, loose.at(-1)!];
 	const spacing = norm(sub(now[1]!, now[0]!));
 	let from = start === 'tag' ? Math.max(0, Math.floor(overStart / spacing)) : 0;
@@ -100,10 +142,12 @@ function inPicture(
 	const [cutsStart, cutsEnd] = [start !== 'tag', end !== 'tag'];
 	if (cutsStart) while (from < to - 1 && !within(first, loose[1]!, now[from]!)) from += 1;
 	if (cutsEnd) while (to > from + 1 && !within(last, loose.at(-2)!, now[to]!)) to -= 1;
-	const points = now.slice(from, to + 1);
-	if (cutsStart && from > 0) points[0] = cutAt(now[from - 1]!, now[from]!, first[0]);
-	if (cutsEnd && to < now.length - 1) points[points.length - 1] = cutAt(now[to + 1]!, now[to]!, last[0]);
-	return points;
+	const firstKept = every * Math.ceil((from + 1) / every);
+	const nodes: Vec3[] = [];
+	for (let n = firstKept; n < to; n += every) nodes.push(now[n]!);
+	const startsAt = cutsStart && from > 0 ? cutAt(now[from - 1]!, now[from]!, first[0]) : now[from]!;
+	const endsAt = cutsEnd && to < now.length - 1 ? cutAt(now[to + 1]!, now[to]!, last[0]) : now[to]!;
+	return { first: firstKept, every, points: [startsAt, ...nodes, endsAt] };
 }
 
 /** Whether a place is on this side of an end that leaves to the left or to the right. */

@@ -25,8 +25,8 @@ const REACH_MM = 0.5;
 const LOOK_EVERY = 3;
 /** Without a limit of its own a movement ends here, mm: hands that go on so far hold nothing. */
 const FAR_MM = 240;
-/** Between two moments that are kept, mm of the fastest hand. */
-const MOMENT_MM = 0.5;
+/** Between two moments that are kept no piece of a rope goes farther than about this, mm. */
+export const MOMENT_MM = 0.5;
 
 export interface Tightened {
 	/** The centre-lines of all ropes at moments on the way, the loose ones first. */
@@ -87,7 +87,13 @@ function pullThrough(ropes: Ropes, movement: Movement, posts: readonly Peg[], ke
 		if (between > NEVER_MM)
 			throw new RangeError(`strands would pass through one another: ${between} mm deep`);
 	};
-	let [gone, waited, kept] = [0, 0, 0];
+	let [gone, waited] = [0, 0];
+	let kept = Float64Array.from(at);
+	const keepIfMoved = (): void => {
+		if (farthest(kept, at) < MOMENT_MM) return;
+		keep();
+		kept = Float64Array.from(at);
+	};
 	while (gone < mostMm && waited < PATIENCE) {
 		if (deepest < FIRM_MM) {
 			go(STEP_MM);
@@ -97,14 +103,25 @@ function pullThrough(ropes: Ropes, movement: Movement, posts: readonly Peg[], ke
 			go(deepest > GIVE_MM ? -0.5 * STEP_MM : 0);
 			waited += 1;
 		}
-		if (gone >= kept + MOMENT_MM) {
-			keep();
-			kept = gone;
-		}
+		keepIfMoved();
 	}
-	for (let k = 0; k < LETTING_GO && deepest > 0.01; k++) go(-0.1 * STEP_MM);
+	for (let k = 0; k < LETTING_GO && deepest > 0.01; k++) {
+		go(-0.1 * STEP_MM);
+		keepIfMoved();
+	}
 	keep();
 	ease.set(easeBefore);
+}
+
+/** How far the node has gone that went farthest, mm. */
+export function farthest(from: ArrayLike<number>, to: ArrayLike<number>): number {
+	let most = 0;
+	for (let i = 0; i < from.length; i += 3)
+		most = Math.max(
+			most,
+			(to[i]! - from[i]!) ** 2 + (to[i + 1]! - from[i + 1]!) ** 2 + (to[i + 2]! - from[i + 2]!) ** 2
+		);
+	return Math.sqrt(most);
 }
 
 /** What moved goes on moving. */

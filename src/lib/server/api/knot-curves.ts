@@ -1,7 +1,7 @@
 import { drawKnot, findKnot, KNOTS, wrapsOf, type Knot } from '$lib/core';
 import { z } from 'zod';
 
-const Ends = z.enum(['standing', 'tag', 'loop', 'object']);
+const Ends = z.enum(['standing', 'tag', 'fine', 'butt', 'object']);
 
 export const KnotSummary = z
 	.object({

@@ -1,7 +1,8 @@
 <script lang="ts">
-	import type { KnotStrand, KnotStrandRole } from '$lib/core';
-	import { ROLE_COLOURS } from '../section/layers';
+	import type { Hand, KnotStrand, Laid } from '$lib/core';
 	import { knotDrawing, type Box, type View } from './layout';
+	import { handMarksOf, labelsOf, waysOf } from './marks';
+	import { OBJECTS, STRAND_COLOURS, TEXTURES } from './strand-looks';
 
 	/** A stage of a knot, drawn from its shape in space: what is under has a gap where something passes over it. */
 	interface Props {
@@ -10,30 +11,20 @@
 		label: string;
 		/** Another picture that is taking this one's place, and how far it has come, 0–1. */
 		fading?: { readonly strands: readonly KnotStrand[]; readonly share: number } | undefined;
+		/** What helps to tie it: words as high as this (mm) at the ends, the way of what was laid, hands. */
+		help?:
+			{ readonly high: number; readonly laid: readonly Laid[]; readonly hands: readonly Hand[] } | undefined;
 		/** What part of the plane is shown; as much as the strands need where nothing is said. */
 		box?: Box | undefined;
 	}
-	let { strands, view, label, fading, box }: Props = $props();
+	let { strands, view, label, fading, help, box }: Props = $props();
 	const drawing = $derived(knotDrawing(strands, view));
 	const coming = $derived(fading && knotDrawing(fading.strands, view));
 	const shown = $derived(box ?? drawing.box);
+	const ways = $derived(help ? waysOf(strands, help.laid, view, drawing) : []);
+	const hands = $derived(help ? handMarksOf(help.hands, view) : []);
+	const labels = $derived(help ? labelsOf(strands, view, help.high, hands) : []);
 
-	const COLOURS: Record<KnotStrandRole, string> = {
-		...ROLE_COLOURS,
-		tippet: 'var(--tip)',
-		tool: 'var(--hair)',
-		arbor: 'var(--hair)',
-		sleeve: 'var(--hair)'
-	};
-	/** Texture beside colour, so that colour is never the only sign: dashes along the middle, in strand widths. */
-	const TEXTURES: Partial<Record<KnotStrandRole, string>> = {
-		bed: '0.25 0.6',
-		backing: '0.5 0.7',
-		'running-line': '1.4 0.5',
-		tippet: '2.4 1.2',
-		tip: '2.4 1.2'
-	};
-	const OBJECTS: ReadonlySet<KnotStrandRole> = new Set(['tool', 'arbor', 'sleeve']);
 	/** Paper beside what passes over, mm; the outline, mm, less on what is thin itself. */
 	const GAP = 0.34;
 	const OUTLINE = 0.22;
@@ -47,14 +38,14 @@
 			<path d={edge} stroke="var(--ink)" stroke-width={2 * radius} stroke-linejoin="round" data-outline />
 			<path
 				d={path}
-				stroke={COLOURS[role]}
+				stroke={STRAND_COLOURS[role]}
 				stroke-width={2 * (radius - outline(radius))}
 				stroke-linejoin="round"
 			/>
 			{#if TEXTURES[role]}
 				<path
 					d={path}
-					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 60%)"
+					stroke="color-mix(in srgb, {STRAND_COLOURS[role]}, var(--paper) 60%)"
 					stroke-width={0.9 * radius}
 					stroke-dasharray={TEXTURES[role]}
 					stroke-dashoffset={from}
@@ -62,7 +53,7 @@
 			{:else if !OBJECTS.has(role)}
 				<path
 					d={path}
-					stroke="color-mix(in srgb, {COLOURS[role]}, var(--paper) 45%)"
+					stroke="color-mix(in srgb, {STRAND_COLOURS[role]}, var(--paper) 45%)"
 					stroke-width={0.35 * radius}
 				/>
 			{/if}
@@ -72,6 +63,10 @@
 		<g transform="translate({x} {y}) rotate({toward})" data-end={kind}>
 			{#if kind === 'tag'}
 				<circle r={1.15 * radius} fill="var(--now)" stroke="var(--ink)" stroke-width={OUTLINE} />
+			{:else if kind === 'butt'}
+				<rect x="-0.6" y={-1.7 * radius} width="2" height={3.4 * radius} fill="var(--ink)" />
+			{:else if kind === 'fine'}
+				<path d="M-0.4 {-0.9 * radius}L4 0L-0.4 {0.9 * radius}Z" fill="var(--ink)" />
 			{:else}
 				<path d="M0.7 0H4.2" stroke="var(--ink)" stroke-width="0.55" stroke-dasharray="0.8 0.7" />
 			{/if}
@@ -92,4 +87,57 @@
 	{:else}
 		{@render picture(drawing)}
 	{/if}
+	{#each ways as { x, y, toward, radius }, i (i)}
+		<path
+			transform="translate({x} {y}) rotate({toward})"
+			d="M{-0.9 * radius} {-0.85 * radius}L{0.5 * radius} 0L{-0.9 * radius} {0.85 * radius}"
+			fill="none"
+			stroke="var(--paper)"
+			stroke-width={0.95 * radius}
+			data-way
+		/>
+		<path
+			transform="translate({x} {y}) rotate({toward})"
+			d="M{-0.9 * radius} {-0.85 * radius}L{0.5 * radius} 0L{-0.9 * radius} {0.85 * radius}"
+			fill="none"
+			stroke="var(--ink)"
+			stroke-width={0.42 * radius}
+		/>
+	{/each}
+	{#each hands as { with: finger, x, y, toward, pulls }, i (i)}
+		<g transform="translate({x} {y})" fill="var(--paper)" stroke="var(--ink)" stroke-width="0.3">
+			{#if finger === 'thumb'}
+				<g data-hand="hold">
+					<path d="M-1.9 -0.4a1.9 2.4 0 0 1 3.8 0L2.2 3.6H-2.2Z" fill-opacity="0.9" />
+					<path d="M-1 -0.6a1 1.4 0 0 1 2 0V0.4H-1Z" fill="none" />
+				</g>
+			{:else}
+				<g transform="rotate({toward})" data-hand={pulls === undefined ? 'hold' : 'pull'}>
+					<rect x="-1.1" y="-4.1" width="2.2" height="3.4" rx="1.1" />
+					<rect x="-1.1" y="0.7" width="2.2" height="3.4" rx="1.1" />
+				</g>
+			{/if}
+			{#if pulls !== undefined}
+				<path
+					transform="rotate({pulls})"
+					d="M2 -0.45H5.2V-1.5L8 0L5.2 1.5V0.45H2Z"
+					fill="var(--ink)"
+					stroke="var(--paper)"
+				/>
+			{/if}
+		</g>
+	{/each}
+	{#each labels as { text, box: { x, y, width, height } }, i (i)}
+		<text
+			x={x + width / 2}
+			y={y + 0.8 * height}
+			text-anchor="middle"
+			font-size={height}
+			fill="var(--ink)"
+			textLength={width}
+			lengthAdjust="spacingAndGlyphs"
+			class="figure"
+			data-end-label>{text}</text
+		>
+	{/each}
 </svg>

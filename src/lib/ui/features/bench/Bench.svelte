@@ -1,7 +1,8 @@
 <script lang="ts">
 	import { afterNavigate, replaceState } from '$app/navigation';
 	import { page } from '$app/state';
-	import { behindFirst, findDrawnKnot } from '$lib/core';
+	import { behindFirst } from '$lib/core';
+	import { fetchKnots } from '../knots/fetch-knots';
 	import { standingOf, type StandingRemedy } from '$lib/bench/standing';
 	import { firstFillOf } from '$lib/bench/reverse';
 	import { jobText, jobTitle, workOf } from '$lib/bench/work';
@@ -94,15 +95,10 @@
 		if (!ready && wrong) void (begun ? showTrouble() : beginAt(wrong));
 		ready = true;
 	});
-	/** At the bench the server may be away by the time a step is reached: its knots are fetched before. */
 	let knotsFetched = $state(false);
-	async function fetchKnots(): Promise<void> {
-		const slugs = work.steps.flatMap(({ knots = [] }) => knots.map(({ slug }) => slug));
-		const fetched = await Promise.allSettled(slugs.map(findDrawnKnot));
-		knotsFetched = fetched.every(({ status }) => status === 'fulfilled');
-	}
 	onMount(() => {
-		void fetchKnots();
+		const slugs = work.steps.flatMap(({ knots = [] }) => knots.map(({ slug }) => slug));
+		void fetchKnots(slugs).then((all) => (knotsFetched = all));
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link.connect(hands.get('counterUrl'));
 		return close;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { drawKnot, findKnot, recast, wrapsOf, type Recast } from '$lib/core';
+	import { drawKnot, findKnot, wrapsOf, type Recast } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
 	import { Playback } from '../knots/playback.svelte';
 	import { withMeanings } from '$lib/wording/meanings';
@@ -26,12 +26,7 @@
 	>
 		<div class="h-44">
 			{#await drawKnot(knot) then drawn}
-				<StageDrawing
-					knot={recast(drawn, as)}
-					wraps={wrapsOf(knot, wraps)}
-					place={playback.place}
-					view={FRONT}
-				/>
+				<StageDrawing knot={drawn} {as} wraps={wrapsOf(knot, wraps)} place={playback.place} view={FRONT} />
 			{:catch}
 				<NoDrawing />
 			{/await}

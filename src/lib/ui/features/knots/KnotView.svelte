@@ -5,6 +5,7 @@
 	import Pause from '@lucide/svelte/icons/pause';
 	import Play from '@lucide/svelte/icons/play';
 	import { replaceState } from '$app/navigation';
+	import Legend from '../../charts/knot/Legend.svelte';
 	import KnotDiagram from '../../charts/knot/KnotDiagram.svelte';
 	import { saveDrawing } from '../../charts/export/save';
 	import { withMeanings } from '$lib/wording/meanings';
@@ -87,7 +88,8 @@
 		>
 			<StageDrawing {knot} {wraps} place={playback.place} view={{ ...turn, mirrored }} />
 		</div>
-		<div class="mt-3 flex flex-wrap items-center gap-3">
+		<div class="mt-2"><Legend strands={stage.strands(wraps)} /></div>
+		<div class="mt-2 flex flex-wrap items-center gap-3">
 			<button type="button" class="action-quiet min-h-11" disabled={at === 0} onclick={() => go(at - 1)}
 				>Back</button
 			>
@@ -130,6 +132,7 @@
 						}}
 					/>
 				</label>
+				{#if knot.wraps.counted}<p class="basis-full text-soft sm:basis-auto">{knot.wraps.counted}</p>{/if}
 			{/if}
 			<button
 				type="button"
