@@ -98,7 +98,7 @@
 	let knotsFetched = $state(false);
 	onMount(() => {
 		const slugs = work.steps.flatMap(({ knots = [] }) => knots.map(({ slug }) => slug));
-		void fetchKnots(slugs).then((all) => (knotsFetched = all));
+		void fetchKnots(slugs, () => import('./StepKnot.svelte')).then((all) => (knotsFetched = all));
 		const close = hands.open(`${setup.id}/${jobText(doing)}`);
 		if (hands.get('counterOn')) link.connect(hands.get('counterUrl'));
 		return close;
