@@ -91,11 +91,17 @@ export const ALBRIGHT: Knot = {
 	slug: 'albright',
 	name: 'Albright',
 	joins: 'Thin to thick: backing to a fly line, without a tool. Some take 4–5 wraps, others 8–12.',
-	wraps: { noun: 'wraps', least: 4, most: 12, usual: 8, counted: 'Whole turns round all three strands.' },
+	wraps: {
+		noun: 'wraps',
+		least: 4,
+		most: 12,
+		usual: 8,
+		counted: 'Count whole turns round all three strands.'
+	},
 	tightening: {
 		curves: 'albright',
 		loose: (wraps) => albright(WOUND, wraps),
-		// Until the wraps have closed up, then until they have slid toward the fold: see the nail knot.
+		// The wraps close up first, then they slide toward the fold.
 		movements: (_, wraps) => [
 			{
 				grips: [hold(0, 0), hold(0, 1), pullRight(1, 0), pullRight(1, 1)],

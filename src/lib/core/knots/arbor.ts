@@ -111,7 +111,7 @@ export const OVERHAND_ARBOR: Knot = {
 			},
 			{
 				title: 'Close the stopper',
-				instruction: 'Moisten both knots. Hold the strand behind the stopper and pull its end.',
+				instruction: 'Moisten both knots. Hold the strand between the two knots, and pull the end.',
 				signs: ['wet'],
 				mistake: 'Left dry it closes halfway and slips later.',
 				looks: 'The stopper is a small bead; the first knot is still open.',
@@ -120,7 +120,7 @@ export const OVERHAND_ARBOR: Knot = {
 			{
 				title: 'Close the first knot',
 				instruction: 'Hold the standing part, and pull the stopper away from the arbor.',
-				mistake: 'Pulling the standing part as well: the knot then closes far from the arbor, and hard.',
+				mistake: 'Pulling the standing part as well: the knot then closes hard, and no longer slides.',
 				looks: 'The first knot lies close round the standing part, and still slides on it.',
 				pose: { ...OVERHANDS_TIED, tight: 2, trim: 0 }
 			},
@@ -128,7 +128,7 @@ export const OVERHAND_ARBOR: Knot = {
 				title: 'Slide it down',
 				instruction:
 					'Pull the standing part: the first knot slides down to the arbor, and the stopper follows.',
-				mistake: 'Slid before it was closed: it catches its own loop.',
+				mistake: 'Sliding the knot before it has closed: it catches on itself.',
 				looks: 'The turns lie close round the arbor, the first knot against it.',
 				pose: { ...OVERHANDS_TIED, tight: 3, trim: 0 }
 			},
@@ -154,7 +154,7 @@ export const UNI_ARBOR: Knot = {
 		curves: 'uni-arbor',
 		loose: (turns) => roundArbor(UNI_TIED, turns),
 		movements: (_, turns) => [
-			// Until the turns have closed; they then keep together as the strand in them slides.
+			// The closed turns keep together while the standing part slides through them.
 			{ grips: [hold(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 26 + 2 * turns },
 			{ grips: [pullLeft(1, 0)], friction: 0.05, mostMm: 60 },
 			{ grips: [pullLeft(1, 0), pullLeftDown(1, 1)], friction: 0.5, mostMm: 1.5 }
@@ -208,7 +208,7 @@ export const UNI_ARBOR: Knot = {
 			},
 			{
 				title: 'Pull hard and trim',
-				instruction: 'Pull the standing part and then the end, hard, and trim the end.',
+				instruction: 'Pull the standing part hard, then the end. Trim the end.',
 				signs: ['cut'],
 				mistake: 'Trimmed flush: leave a millimetre or two.',
 				looks: 'A tight barrel against the arbor; pulled hard, the spool turns.',

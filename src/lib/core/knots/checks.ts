@@ -7,8 +7,6 @@ import type { KnotStrand } from './strand';
 
 /** What the tests measure of a knot; nothing else needs it. */
 
-export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-
 /** |Δ(−1)|: 1 for the unknot, odd for every knot. */
 export const knotDeterminant = (polynomial: readonly number[]): number =>
 	Math.abs(polynomial.reduce((sum, c, i) => sum + (i % 2 === 0 ? c : -c), 0));

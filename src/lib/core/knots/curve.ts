@@ -10,6 +10,12 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
 	a[2] * b[0] - a[0] * b[2],
 	a[0] * b[1] - a[1] * b[0]
 ];
+export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+/** The direction of a polyline at one of its points, of length 1. */
+export function directionAt(points: readonly Vec3[], i: number): Vec3 {
+	const ahead = sub(points[Math.min(i + 1, points.length - 1)]!, points[Math.max(i - 1, 0)]!);
+	return scale(ahead, 1 / (norm(ahead) || 1));
+}
 /** How far along a polyline each of its points is, mm. */
 export function alongOf(points: readonly Vec3[]): number[] {
 	const along = [0];

@@ -169,7 +169,7 @@ export const BLOOD_KNOT: Knot = {
 		least: 3,
 		most: 7,
 		usual: 5,
-		counted: 'Whole turns round the other strand, on each side of the middle.'
+		counted: 'Count whole turns round the other strand, on each side of the middle.'
 	},
 	tightening: {
 		curves: 'blood-knot',

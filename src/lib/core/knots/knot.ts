@@ -10,9 +10,9 @@ interface Words {
 	readonly mistake: string;
 	readonly looks: string;
 	readonly cautions?: readonly Caution[];
-	/** What else is done: wetted, cut. */
+	/** Whether the knot is moistened or something is cut in this stage. */
 	readonly signs?: readonly StageSign[];
-	/** Where a thumb keeps what is laid. */
+	/** Where thumbs hold the wraps. */
 	readonly thumbs?: readonly Thumb[];
 	/** How it lies when the usual mistake was made, to hold against it. */
 	readonly wrong?: { readonly strands: () => readonly KnotStrand[]; readonly says: string };
@@ -24,7 +24,7 @@ export type StageSign = 'wet' | 'cut';
 export interface KnotStage extends Words {
 	/** Tightened: strands touch, and one crossing can't be told from the next. */
 	readonly tight: boolean;
-	/** Movements of the hands that are made by then, and whether its ends are trimmed. */
+	/** How many movements of the hands have been made by then, and whether the ends have been trimmed. */
 	readonly made: number;
 	readonly trimmed: boolean;
 	/** The strands as they lie then, for so many wraps. */
@@ -46,7 +46,7 @@ export interface Knot<Stage extends Words = KnotStage> {
 		readonly least: number;
 		readonly most: number;
 		readonly usual: number;
-		/** What counts as one, where that can be taken in two ways. */
+		/** How to count them, where people could count in two ways. */
 		readonly counted?: string;
 	};
 	readonly stages: readonly Stage[];
@@ -67,7 +67,7 @@ export interface DrawnStage extends Words {
 	readonly tight: boolean;
 	readonly strands: (wraps: number) => readonly KnotStrand[];
 	readonly moved?: (wraps: number, share: number) => readonly KnotStrand[];
-	/** Where hands hold and pull, and what was laid since the stage before. */
+	/** Where hands hold and pull, and what is laid in this stage. */
 	readonly hands: (wraps: number) => readonly Hand[];
 	readonly laid: (wraps: number) => readonly Laid[];
 }
@@ -88,11 +88,11 @@ export const drawn = (knot: Knot, curves: CurvesByWraps | undefined, moving = fa
 				const kept = curves?.[wraps];
 				if (!tightening || !kept || made === 0) return thumbsOn(strands(wraps), words.thumbs ?? []);
 				const loose = tightening.loose(wraps);
-				const grips = tightening
-					.movements(loose, wraps)
-					.slice(Math.floor(before?.made ?? 0), Math.ceil(made))
-					.flatMap((movement) => movement.grips);
-				return handsOn(strands(wraps), loose, kept, made, grips, trimmed);
+				const movements = tightening.movements(loose, wraps);
+				return handsOn(
+					{ strands: strands(wraps), loose, curves: kept, movements, made, trimmed },
+					before?.made ?? 0
+				);
 			},
 			laid: (wraps) => (words.tight ? [] : laidSince(before?.lies(wraps, curves?.[wraps]), strands(wraps)))
 		};

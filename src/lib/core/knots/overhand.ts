@@ -309,7 +309,7 @@ export const SURGEONS_JOIN: Knot = {
 			instruction: 'Pull each strand against its own end, hard, then trim both short ends close.',
 			signs: ['cut'],
 			mistake: 'A strand left slack inside takes no load.',
-			looks: 'A small, even knot that nothing slips in.',
+			looks: 'A small, even knot. No strand slips.',
 			cautions: ['blades'],
 			pose: { end: 2, tight: 3, trim: 1 }
 		}

@@ -74,7 +74,7 @@ export function beside(points: readonly Vec3[], byMm: number): Vec3[] {
 }
 
 /** How the turns of a coil are counted. */
-export const TURNS_ROUND = 'Whole turns round. Where the end turns back does not count.';
+export const TURNS_ROUND = 'Count whole turns. The bend where the end turns back is not one of them.';
 
 /** What a coil of turns is wound with. */
 export interface Coil {

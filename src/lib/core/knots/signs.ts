@@ -1,22 +1,24 @@
-import { alongOf, lengthOf, norm, scale, sub, type Vec3 } from './curve';
-import type { Grip } from './hands';
+import { alongOf, directionAt, lengthOf, norm, sub, type Vec3 } from './curve';
+import type { Movement } from './hands';
 import type { KnotStrand } from './strand';
 import { nodeAt, type TightCurves } from './tight';
 
-/** A hand on a strand: where, how the strand lies there, and which way it is pulled; held still without that. */
+/** A hand on a strand. */
 export interface Hand {
-	/** Two fingers on a strand, or a thumb on what is laid. */
+	/** Two fingers that hold a strand, or a thumb on its wraps. */
 	readonly with: 'fingers' | 'thumb';
 	readonly at: Vec3;
+	/** The direction of the strand there. */
 	readonly along: Vec3;
+	/** Which way the hand pulls. A hand without it only holds. */
 	readonly pulls?: Vec3;
 }
-/** A place of a loose strand that a thumb is on: a share of its length as it is drawn. */
+/** Where a thumb is on a loose strand: a share of the length that is drawn. */
 export interface Thumb {
 	readonly strand: number;
 	readonly share: number;
 }
-/** A stretch of a strand that was laid in this stage, in the direction in which its end went. */
+/** A stretch of a strand that is laid in this stage, in the direction in which its end moves. */
 export interface Laid {
 	readonly strand: number;
 	/** Indices of its points. */
@@ -24,30 +26,40 @@ export interface Laid {
 	readonly to: number;
 }
 
-/** The hands at a tight stage: what they hold and pull in the movements from the stage before to this one. */
+/** A tight stage: its strands, the loose ones they come from, and the movements that have been made by then. */
+export interface Tightening {
+	readonly strands: readonly KnotStrand[];
+	readonly loose: readonly KnotStrand[];
+	readonly curves: TightCurves;
+	readonly movements: readonly Movement[];
+	readonly made: number;
+	readonly trimmed: boolean;
+}
+
+/**
+ * The hands at a tight stage: those of the movements since the stage before, or of the last one where there is none.
+ *
+ * @param madeBefore how many movements had been made at the stage before
+ */
 export function handsOn(
-	strands: readonly KnotStrand[],
-	loose: readonly KnotStrand[],
-	curves: TightCurves,
-	made: number,
-	grips: readonly Grip[],
-	trimmed: boolean
+	{ strands, loose, curves, movements, made, trimmed }: Tightening,
+	madeBefore: number
 ): Hand[] {
+	const since = Math.min(Math.floor(madeBefore), Math.ceil(made) - 1);
+	const grips = movements.slice(since, Math.ceil(made)).flatMap((movement) => movement.grips);
 	const hands = new Map<string, Hand>();
 	for (const grip of grips) {
 		const { role, radiusMm } = loose[grip.strand]!;
-		const strand = strands.find((one) => one.role === role && one.radiusMm === radiusMm);
+		const strand = strands.findLast((one) => one.role === role && one.radiusMm === radiusMm);
 		const end = grip.share < END ? strand?.start : grip.share > 1 - END ? strand?.end : undefined;
 		if (!strand || (trimmed && end === 'tag')) continue;
 		const { points } = strand;
 		const at = end
-			? grip.share < END
-				? inward(points)
-				: inward([...points].reverse())
+			? inward(grip.share < END ? points : [...points].reverse())
 			: (nodeAt(curves, made, grip.strand, grip.share, loose[grip.strand]!) ?? points[0]!);
 		const still = norm(grip.toward) === 0;
 		const key = `${grip.strand} ${grip.share}`;
-		// What is held in one movement and pulled in another is pulled.
+		// A place that is held in one movement and pulled in another is shown pulled.
 		if (still && hands.has(key)) continue;
 		hands.set(key, {
 			with: 'fingers',
@@ -58,19 +70,14 @@ export function handsOn(
 	}
 	return [...hands.values()];
 }
-/** Of a strand's length: nearer to an end than that is the end. */
+/** A share of a strand's length: a grip nearer to the end than this is on the end. */
 const END = 0.02;
 /** How far within the picture an end is held, mm. */
 const INWARD_MM = 2;
 
 function inward(points: readonly Vec3[]): Vec3 {
 	const along = alongOf(points);
-	return points[
-		Math.max(
-			0,
-			along.findIndex((mm) => mm >= INWARD_MM)
-		)
-	]!;
+	return points[along.findIndex((mm) => mm >= INWARD_MM)] ?? points[0]!;
 }
 
 function alongAt(points: readonly Vec3[], at: Vec3): Vec3 {
@@ -78,8 +85,7 @@ function alongAt(points: readonly Vec3[], at: Vec3): Vec3 {
 		(best, p, i) => (norm(sub(p, at)) < norm(sub(points[best]!, at)) ? i : best),
 		0
 	);
-	const ahead = sub(points[Math.min(nearest + 1, points.length - 1)]!, points[Math.max(nearest - 1, 0)]!);
-	return scale(ahead, 1 / (norm(ahead) || 1));
+	return directionAt(points, nearest);
 }
 
 /** The thumbs at a loose stage. */
@@ -91,29 +97,29 @@ export const thumbsOn = (strands: readonly KnotStrand[], thumbs: readonly Thumb[
 		return { with: 'thumb', at, along: alongAt(points, at) };
 	});
 
-/** What lay within so many radii before lies there still. */
+/** A point that is within so many radii of where its strand lay in the stage before has not moved. */
 const SAME_PLACE = 1;
-/** A shorter stretch is no way, mm. */
+/** A stretch that is shorter than this gets no arrows, mm. */
 const SHORT_MM = 5;
 
 /**
- * What was laid since the stage before: of each strand that has a free end or a fold, the stretch that lies where
- * nothing of it lay. At the first stage that is all of what is bent.
+ * What is laid in a stage: of each strand with a tag, the stretch that lies where that strand did not lie in the stage
+ * before. In the first stage that is the whole strand. A straight line that only lies there is left out.
  */
 export function laidSince(before: readonly KnotStrand[] | undefined, strands: readonly KnotStrand[]): Laid[] {
 	return strands.flatMap(({ role, radiusMm, points, start, end }, s): Laid[] => {
 		if (start !== 'tag' && end !== 'tag') return [];
 		if (points.length < 3) return [];
-		const was = before?.filter((one) => one.role === role && one.radiusMm === radiusMm);
-		if (before && was!.length === 0) return [];
-		const lay = was?.flatMap((one) => one.points) ?? [];
+		const lay = (before ?? [])
+			.filter((one) => one.role === role && one.radiusMm === radiusMm)
+			.flatMap((one) => one.points);
 		const fresh = points.map((p) => !lay.some((q) => norm(sub(p, q)) < SAME_PLACE * radiusMm));
 		const [first, last] = [fresh.indexOf(true), fresh.lastIndexOf(true)];
 		if (first < 0 || lengthOf(points.slice(first, last + 1)) < SHORT_MM) return [];
-		// Of a fold, which has no end in the stretch, one strand shows the way, as far as the fold.
+		// A fold moves: its first strand shows the way, as far as the fold.
 		if (last < points.length - 1 && end === 'tag')
 			return first === 0 ? [] : [{ strand: s, from: first, to: Math.round((first + last) / 2) }];
-		if (start === 'tag' && first === 0) return [{ strand: s, from: last, to: first }];
+		if (start === 'tag' && end !== 'tag' && first === 0) return [{ strand: s, from: last, to: first }];
 		return [{ strand: s, from: first, to: last }];
 	});
 }

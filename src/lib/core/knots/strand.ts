@@ -3,7 +3,7 @@ import { smooth, type Vec3 } from './curve';
 
 /** What a strand is; it gives its colour and texture. A tool or a spool is an object, not a strand that is tied. */
 export type KnotStrandRole = Role | 'tippet' | 'tool' | 'arbor' | 'sleeve';
-/** What strands are called along the way from the reel to the fish: of two, the first goes on to the reel. */
+/** The roles in their order from the reel to the fish. Of two strands that are joined, the earlier one is on the reel side. */
 export const STANDS_OUTWARD: readonly KnotStrandRole[] = ['arbor', ...ROLES, 'tippet'];
 /**
  * Where an end goes: on to the reel or the fish, cut off, or nowhere (an object's); the fine end of a leader and its

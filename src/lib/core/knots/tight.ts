@@ -1,12 +1,12 @@
 import { lengthOf, lerp, smooth, type Vec3 } from './curve';
 import type { EndKind, KnotStrand } from './strand';
 
-/** A strand while it is pulled: its two ends in the picture, and in between its nodes, of which each `every`-th is kept. */
+/** A strand at one moment of tightening: its two ends in the picture, and every `every`-th node in between. */
 export interface Lying {
-	/** The number of the first node that is kept: the same piece of the strand at every moment. */
+	/** The number of the first node in `points`. A number means the same piece of the strand at every moment. */
 	readonly first: number;
 	readonly every: number;
-	/** An end, the nodes, the other end. */
+	/** One end, the nodes, the other end. */
 	readonly points: readonly Vec3[];
 }
 /** A knot while it is pulled tight: after so many movements of the hands; 0.67 is two thirds of the first. */
@@ -18,7 +18,7 @@ export interface TightMoment {
 
 /** How a knot with so many wraps is pulled tight. */
 export interface TightCurves {
-	/** Those that the stages show; or, with the way there, as many more as it takes to see it. */
+	/** The moments that the stages show, or, where the knot is shown moving, those in between as well. In order. */
 	readonly moments: readonly TightMoment[];
 	/** How much of each strand is free of the knot when it is tight, at its start and at its end, mm: what can be cut off. */
 	readonly spareMm: readonly (readonly [start: number, end: number])[];
@@ -162,10 +162,10 @@ export function tightened(
 		};
 	});
 }
-/** Nearer than this is the moment itself. */
+/** Moments that are nearer to each other than this are the same: `at` is kept to two decimals. */
 const SAME = 0.006;
 
-/** A strand on its way from one moment to another: each node straight on, which is short enough for what it lies round. */
+/** A strand between two moments. Nodes go straight from one to the next: moments are so close that this cuts no bend. */
 function lyingBetween(from: Lying, to: Lying, share: number): Vec3[] {
 	const every = Math.max(from.every, to.every);
 	const node = ({ first, every: step, points }: Lying, n: number): Vec3 => points[1 + (n - first) / step]!;
@@ -178,8 +178,8 @@ function lyingBetween(from: Lying, to: Lying, share: number): Vec3[] {
 }
 
 /**
- * Where a place of a loose strand, a share of its length from its start, has come to after so many movements; none where
- * it has left the picture.
+ * Where a place on a loose strand, given as a share of its length from its start, is after so many movements.
+ * Undefined where it has left the picture.
  */
 export function nodeAt(
 	{ moments }: TightCurves,

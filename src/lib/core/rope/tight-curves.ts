@@ -1,4 +1,4 @@
-import { alongOf, norm, sub, type Vec3 } from '../knots/curve';
+import { alongOf, directionAt, dot, norm, sub, type Vec3 } from '../knots/curve';
 import type { Peg } from '../knots/hands';
 import type { Knot } from '../knots/knot';
 import type { KnotStrand } from '../knots/strand';
@@ -13,11 +13,11 @@ const TAG_RADII = 10;
 const TOUCHING = 1.15;
 const BESIDE = 1.6;
 
-/** On the way: no piece of a rope goes farther than this from one moment to the next, mm; and which of the nodes are kept. */
+/** In between the stages: how far a node may move from one moment to the next, mm, and every which node is kept. */
 const WAY_MM = 1.5;
 const WAY_EVERY = 2;
 
-/** The moments that a knot's stages show, and those that its way from loose to tight needs beside them. */
+/** The moments that a knot's stages show, and those in between, which show it while it is pulled tight. */
 export interface TightCurvesAndWay {
 	readonly stages: TightCurves;
 	readonly way: TightCurves;
@@ -57,7 +57,7 @@ export function tightCurvesOf({ tightening }: Knot, wraps: number): TightCurvesA
 		const lying = loose.map((strand, i) => {
 			const k = place.get(i);
 			if (k === undefined || stays(i)) return undefined;
-			// What is there of an end at first is seen to go.
+			// A tag that is cut short in the picture later is whole at first, and shrinks.
 			const shown = (side: 0 | 1): number => {
 				const tag = TAG_RADII * strand.radiusMm;
 				return tag + Math.max(0, 1 - at / MIDST) * Math.max(0, looseSpare[k]![side] - tag);
@@ -160,25 +160,30 @@ function cutAt(outside: Vec3, inside: Vec3, x: number): Vec3 {
 	return [x, outside[1] + t * (inside[1] - outside[1]), outside[2] + t * (inside[2] - outside[2])];
 }
 
-/** How much of a strand has nothing nearer than so many diameters, at its start and at its end, mm. */
+/** How much of a strand is free of the knot, at its start and at its end, mm. */
 function spareEnds(lines: readonly Line[], k: number, near: number): [start: number, end: number] {
 	const own = lines[k]!;
 	const others = lines.filter((line) => line !== own);
 	return [spare({ ...own, points: [...own.points].reverse() }, others, near), spare(own, others, near)];
 }
 
-function spare({ points, radiusMm }: Line, others: readonly Line[], near: number): number {
-	const along = alongOf(points);
+/**
+ * How long the end of a strand is before another stretch of strand crosses it within so many diameters. A stretch that
+ * runs alongside is not the knot yet: an end can lie along the standing part.
+ */
+function spare(own: Line, others: readonly Line[], near: number): number {
+	const along = alongOf(own.points);
 	// What is so near along the same strand is its bend.
-	const bend = Math.ceil((2 * Math.PI * radiusMm) / along[1]!);
-	for (let i = points.length - 1; i > 0; i--) {
-		const touches = (q: Vec3, radius: number): boolean =>
-			norm(sub(points[i]!, q)) < near * (radiusMm + radius);
-		if (
-			points.some((q, j) => Math.abs(i - j) > bend && touches(q, radiusMm)) ||
-			others.some((other) => other.points.some((q) => touches(q, other.radiusMm)))
-		)
+	const bend = Math.ceil((2 * Math.PI * own.radiusMm) / along[1]!);
+	const touches = (i: number, { points, radiusMm }: Line, j: number): boolean =>
+		norm(sub(own.points[i]!, points[j]!)) < near * (own.radiusMm + radiusMm) &&
+		Math.abs(dot(directionAt(own.points, i), directionAt(points, j))) < ALONGSIDE;
+	for (let i = own.points.length - 1; i > 0; i--) {
+		const itself = own.points.some((_, j) => Math.abs(i - j) > bend && touches(i, own, j));
+		if (itself || others.some((other) => other.points.some((_, j) => touches(i, other, j))))
 			return along.at(-1)! - along[i]!;
 	}
 	return along.at(-1)!;
 }
+/** The cosine of the angle from which on two stretches run alongside each other. */
+const ALONGSIDE = 0.9;

@@ -25,8 +25,8 @@ const REACH_MM = 0.5;
 const LOOK_EVERY = 3;
 /** Without a limit of its own a movement ends here, mm: hands that go on so far hold nothing. */
 const FAR_MM = 240;
-/** Between two moments that are kept no piece of a rope goes farther than about this, mm. */
-export const MOMENT_MM = 0.5;
+/** About how far a node may move from one moment to the next, mm. */
+const MOMENT_MM = 0.5;
 
 export interface Tightened {
 	/** The centre-lines of all ropes at moments on the way, the loose ones first. */
@@ -113,7 +113,7 @@ function pullThrough(ropes: Ropes, movement: Movement, posts: readonly Peg[], ke
 	ease.set(easeBefore);
 }
 
-/** How far the node has gone that went farthest, mm. */
+/** The longest way that any node has gone, mm. Both arrays hold x, y, z of each node in turn. */
 export function farthest(from: ArrayLike<number>, to: ArrayLike<number>): number {
 	let most = 0;
 	for (let i = 0; i < from.length; i += 3)

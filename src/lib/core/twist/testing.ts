@@ -1,6 +1,5 @@
 import { crossingsOf } from '../knots/crossings';
-import { dot } from '../knots/checks';
-import { add, cross, norm, scale, sub, type Vec3 } from '../knots/curve';
+import { add, cross, dot, norm, scale, sub, type Vec3 } from '../knots/curve';
 import { linkingNumber } from '../knots/invariants';
 
 const unit = (v: Vec3): Vec3 => scale(v, 1 / norm(v));

@@ -11,7 +11,7 @@
 		label: string;
 		/** Another picture that is taking this one's place, and how far it has come, 0–1. */
 		fading?: { readonly strands: readonly KnotStrand[]; readonly share: number } | undefined;
-		/** What helps to tie it: words as high as this (mm) at the ends, the way of what was laid, hands. */
+		/** What helps to tie the knot: words at the ends, `high` mm high, arrows along what is laid, and hands. */
 		help?:
 			{ readonly high: number; readonly laid: readonly Laid[]; readonly hands: readonly Hand[] } | undefined;
 		/** What part of the plane is shown; as much as the strands need where nothing is said. */
@@ -88,21 +88,10 @@
 		{@render picture(drawing)}
 	{/if}
 	{#each ways as { x, y, toward, radius }, i (i)}
-		<path
-			transform="translate({x} {y}) rotate({toward})"
-			d="M{-0.9 * radius} {-0.85 * radius}L{0.5 * radius} 0L{-0.9 * radius} {0.85 * radius}"
-			fill="none"
-			stroke="var(--paper)"
-			stroke-width={0.95 * radius}
-			data-way
-		/>
-		<path
-			transform="translate({x} {y}) rotate({toward})"
-			d="M{-0.9 * radius} {-0.85 * radius}L{0.5 * radius} 0L{-0.9 * radius} {0.85 * radius}"
-			fill="none"
-			stroke="var(--ink)"
-			stroke-width={0.42 * radius}
-		/>
+		<g transform="translate({x} {y}) rotate({toward}) scale({radius})" fill="none" data-way>
+			<path d="M-0.9 -0.85L0.5 0L-0.9 0.85" stroke="var(--paper)" stroke-width="0.95" />
+			<path d="M-0.9 -0.85L0.5 0L-0.9 0.85" stroke="var(--ink)" stroke-width="0.42" />
+		</g>
 	{/each}
 	{#each hands as { with: finger, x, y, toward, pulls }, i (i)}
 		<g transform="translate({x} {y})" fill="var(--paper)" stroke="var(--ink)" stroke-width="0.3">

@@ -2,7 +2,7 @@
 	import { ROLE_NAMES, type KnotStrand, type KnotStrandRole } from '$lib/core';
 	import { OBJECTS, STRAND_COLOURS, TEXTURES } from './strand-looks';
 
-	/** What is what in a picture of a knot: each strand in its colour and texture. */
+	/** Which strand is which in the picture of a knot: its colour, its texture and its name. */
 	let { strands }: { strands: readonly KnotStrand[] } = $props();
 	const NAMES: Record<KnotStrandRole, string> = {
 		...ROLE_NAMES,

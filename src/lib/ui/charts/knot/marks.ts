@@ -9,7 +9,7 @@ import {
 } from '$lib/core';
 import { seen, type Box, type KnotDrawing, type View } from './layout';
 
-/** What is drawn over the strands so that a stage can be tied from its picture: words, ways, hands. */
+/** What is drawn over the strands so that people can tie a knot from its picture: words, arrows and hands. */
 
 /** A word at an end of a strand. */
 export interface Label {
@@ -18,14 +18,14 @@ export interface Label {
 	readonly box: Box;
 	readonly end: readonly [x: number, y: number];
 }
-/** A mark on a strand: where, and which way, degrees clockwise from the right. */
+/** A mark on a strand. `toward` is its direction, degrees clockwise from the right. */
 export interface Mark {
 	readonly x: number;
 	readonly y: number;
 	readonly toward: number;
 	readonly radius: number;
 }
-/** A hand: two fingers across a strand; which way it pulls, or none where it holds. */
+/** A hand. `pulls` is the direction in which it pulls, as `toward`; a hand without it only holds. */
 export interface HandMark extends Mark {
 	readonly with: Hand['with'];
 	readonly pulls?: number;
@@ -33,7 +33,7 @@ export interface HandMark extends Mark {
 
 const degrees = (x: number, y: number): number => (180 / Math.PI) * Math.atan2(y, x);
 
-/** Two of a knot's strands go on to the reel and to the rod; one alone just goes on. */
+/** What to call the standing ends of two different strands. A strand that is tied alone has no sides. */
 function standingWords(strands: readonly KnotStrand[]): Partial<Record<KnotStrandRole, string>> {
 	const roles = new Set(
 		strands.flatMap(({ role, start, end }) => (start === 'standing' || end === 'standing' ? [role] : []))
@@ -51,14 +51,14 @@ const END_WORDS: Partial<Record<EndKind, string>> = {
 
 /** From the middle of a hand to its finger tips, mm. */
 const HAND_MM = 4.2;
-/** Of a letter's height: how wide it is on the whole, and how far from its strand it stands. */
+/** Shares of a letter's height: its usual width, and the room between a word and its strand. */
 const LETTER = 0.56;
 const STAND_OFF = 0.45;
 
 const overlaps = (a: Box, b: Box): boolean =>
 	a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 
-/** Whether a curve comes within so much of a box. */
+/** Whether a curve comes nearer to a box than `near` mm. */
 function meets(points: readonly Vec3[], near: number, box: Box): boolean {
 	const inflated = boxAround(box, near);
 	for (let i = 1; i < points.length; i++) {
@@ -74,7 +74,7 @@ function meets(points: readonly Vec3[], near: number, box: Box): boolean {
 }
 
 /**
- * A word at each end of each strand, beside the end where there is room: never over a strand nor over another word.
+ * A word beside each end of each strand, where there is room: never over a strand, a hand or another word.
  *
  * @param high height of the letters, in the units of the drawing
  */
@@ -103,7 +103,7 @@ export function labelsOf(
 		];
 		for (const { kind, at } of ends) {
 			const text = (kind === 'standing' && words[role]) || END_WORDS[kind];
-			// Both legs of a loop are one strand, and need one word.
+			// The two legs of a loop belong to one strand, and one word is enough.
 			const once = `${s} ${text}`;
 			if (!text || (kind === 'standing' && said.has(once))) continue;
 			said.add(once);
@@ -123,7 +123,7 @@ export function labelsOf(
 	return placed;
 }
 
-/** What an end's own mark takes up: the disc of one that is cut off, the dashes of one that goes on. */
+/** The room that the mark of an end takes up: the disc of a tag, the dashes of a standing end. */
 function endBox(kind: EndKind, [x, y]: Vec3, [fromX, fromY]: Vec3, radius: number): Box[] {
 	if (kind === 'object') return [];
 	if (kind === 'tag') return [boxAround({ x, y, width: 0, height: 0 }, 1.3 * radius)];
@@ -136,10 +136,10 @@ function endBox(kind: EndKind, [x, y]: Vec3, [fromX, fromY]: Vec3, radius: numbe
 		)
 	];
 }
-/** How far the dashes of an end go on beyond it, mm. */
+/** How long the dashes of a standing end are, mm. */
 const DASHES_MM = 4.4;
 
-/** The nearest free box for a word: above or below its end first, then farther and farther round it. */
+/** The nearest free box for a word: above or below its end if possible, otherwise farther away. */
 function room([x, y]: Vec3, radius: number, text: string, high: number, taken: (box: Box) => boolean): Box {
 	const width = LETTER * high * text.length;
 	for (let ring = 0; ring < 24; ring++) {
@@ -182,10 +182,10 @@ export function boxRound(boxes: readonly Box[]): Box {
 /** Between two arrowheads on a strand, and between the last and the end, mm. */
 const APART_MM = 6.5;
 const LAST_MM = 1.6;
-/** Nearer to a place where it passes under than so many of its widths, a strand shows no arrowhead. */
+/** How far an arrowhead stays away from where its strand passes under another, in widths of the strand. */
 const CLEAR = 1.5;
 
-/** Arrowheads along what was laid, where the strand is to be seen: the way that its end took. */
+/** Arrowheads along what is laid, where the strand isn't hidden: they show how its end moves. */
 export function waysOf(
 	strands: readonly KnotStrand[],
 	laid: readonly Laid[],
@@ -209,7 +209,7 @@ export function waysOf(
 		const marks: Mark[] = [];
 		let left = LAST_MM;
 		let clearest = { i: 1, by: 0 };
-		// Backward from where it got to, so that the last one is at its end.
+		// From the end backward, so that there is an arrowhead at the end.
 		for (let i = onward.length - 1; i > 0; i--) {
 			const [[ax, ay], [bx, by]] = [onward[i - 1]!, onward[i]!];
 			left -= Math.hypot(bx - ax, by - ay);
@@ -219,7 +219,7 @@ export function waysOf(
 			marks.push(markAt(i));
 			left = APART_MM;
 		}
-		// Where it is under something nearly everywhere, one place is still the best.
+		// A stretch that is nearly everywhere under another strand gets its arrowhead where it is hidden least.
 		return marks.length > 0 ? marks : [markAt(clearest.i)];
 	});
 }

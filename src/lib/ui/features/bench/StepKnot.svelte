@@ -1,6 +1,7 @@
 <script lang="ts">
-	import { drawKnot, findKnot, wrapsOf, type Recast } from '$lib/core';
+	import { drawKnot, findKnot, recast, wrapsOf, type Recast } from '$lib/core';
 	import { FRONT } from '../../charts/knot/layout';
+	import Legend from '../../charts/knot/Legend.svelte';
 	import { Playback } from '../knots/playback.svelte';
 	import { withMeanings } from '$lib/wording/meanings';
 	import Prose from '../../primitives/Prose.svelte';
@@ -31,6 +32,9 @@
 				<NoDrawing />
 			{/await}
 		</div>
+		{#await drawKnot(knot) then drawn}
+			<Legend strands={recast(drawn, as).stages[playback.stage]!.strands(wrapsOf(knot, wraps))} />
+		{/await}
 		<figcaption class="text-[17px]">
 			<span class="flex items-center gap-2">
 				<button

@@ -15,7 +15,7 @@
 		view: View;
 	}
 	let { knot: still, as, wraps, place, view }: Props = $props();
-	/** What it takes to see it being pulled tight comes later; without it one picture fades into the next. */
+	/** The curves in between are fetched later. Until they are here, one tight stage fades into the next. */
 	let moving = $state.raw<DrawnKnot>();
 	$effect(() => {
 		const { slug } = still;
@@ -27,7 +27,7 @@
 	const moment = $derived(momentOf(knot, wraps, place));
 	const atRest = $derived(Number.isInteger(place));
 	let [wide, tall] = $state([640, 320]);
-	/** Words are as high as this, whatever the picture's size, px. */
+	/** The height of the words, px, however large the picture is. */
 	const LETTERS_PX = 15;
 	const inBox = ({ width, height }: Box): number =>
 		LETTERS_PX / Math.min((wide || 640) / width, (tall || 320) / height);
