@@ -34,7 +34,7 @@ describe('ropes', () => {
 		['4_1', 21.04, figureEight],
 		['5_1', 23.55, torus(5)]
 	] as const)(
-		'%s made as short as it gets is within 5 %% of the ideal knot, %d diameters (V. Katritch and others, Geometry and physics of knots, Nature 384, 1996, and later refinements; from memory)',
+		'%s made as short as it gets is within a twentieth of the ideal knot, %d diameters (V. Katritch and others, Geometry and physics of knots, Nature 384, 1996, and later refinements; from memory)',
 		(_, ideal, loose) => {
 			const found = ropelengthOf(loose);
 			expect(found / ideal).toBeGreaterThan(0.99);

@@ -123,8 +123,6 @@
 			text-anchor="middle"
 			font-size={height}
 			fill="var(--ink)"
-			textLength={width}
-			lengthAdjust="spacingAndGlyphs"
 			class="figure"
 			data-end-label>{text}</text
 		>
